@@ -224,13 +224,19 @@ void Board::paintFloor(QPainter& p) {
         return aboutChosen(r) && r.verdict != Verdict::note &&
                (r.toMend() || r.rule->weight >= weighs);
     };
+    // A line breaks off at a name. What is for information about the chosen is drawn lightly: the
+    // line of a glare, a view, a lane.
+    p.save();
+    QRegion clear(rect());
+    for (const QRectF& name : names->boxes())
+        clear -= name.toAlignedRect();
+    p.setClipRegion(clear, Qt::IntersectClip);
     for (const Reading& r : session_.readings())
-        if (r.seenOn(session_.surface()) && (tellsOfChosen(r) || r.toMend()))
-            sheets::drawReadingStretch(d, r, aboutChosen(r));
-    // What is for information about the chosen, lightly: the line of a glare, a view, a lane.
-    for (const Reading& r : session_.readings())
-        if (r.seenOn(session_.surface()) && aboutChosen(r) && r.verdict == Verdict::note)
-            sheets::drawReadingStretch(d, r, false);
+        if (const bool own = aboutChosen(r);
+            r.seenOn(session_.surface()) &&
+            (tellsOfChosen(r) || r.toMend() || (own && r.verdict == Verdict::note)))
+            sheets::drawReadingStretch(d, r, own && r.verdict != Verdict::note);
+    p.restore();
     const auto& readings = session_.readings();
     sheets::ReadingMarks marks;
     for (const bool ofChosen : {true, false})
@@ -247,20 +253,6 @@ void Board::paintFloor(QPainter& p) {
         p.drawText(sheetArea(), Qt::AlignCenter,
                    tr("No room yet.\nMeasure it: Job, Measure (Ctrl+T)."));
     }
-}
-
-// What is seen first, in a corner of the sheet: last, so that no wall's letter crosses it.
-void Board::paintViewSaid(QPainter& p) const {
-    if (viewSaid_.isEmpty())
-        return;
-    p.setFont(sheets::sans(13));
-    const QRectF at(sheetArea().left() + 10, sheetArea().top() + 8,
-                    p.fontMetrics().horizontalAdvance(viewSaid_) + 20, 22);
-    p.setPen(QPen(look().panelEdge, 1));
-    p.setBrush(look().field);
-    p.drawRoundedRect(at, 5, 5);
-    p.setPen(look().ink);
-    p.drawText(at, Qt::AlignCenter, viewSaid_);
 }
 
 void Board::paintOver(const sheets::Drawing& d) {

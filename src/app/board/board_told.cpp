@@ -1,4 +1,4 @@
-// What is told when the pointer rests on the board.
+// What is told when the pointer rests on the board, and of a view in its corner.
 #include "app/board/board.h"
 #include "app/look/tr.h"
 #include "measure/texts.h"
@@ -109,6 +109,20 @@ QString Board::toldAt(QPointF at) const {
     if (const int id = pieceAt(at); id != 0)
         return toldOfPiece(id);
     return toldOfRoom(onSurface(toFloor(at)));
+}
+
+// What is seen first, in a corner of the sheet: last, so that no wall's letter crosses it.
+void Board::paintViewSaid(QPainter& p) const {
+    if (viewSaid_.isEmpty())
+        return;
+    p.setFont(sheets::sans(13));
+    const QRectF at(sheetArea().left() + 10, sheetArea().top() + 8,
+                    p.fontMetrics().horizontalAdvance(viewSaid_) + 20, 22);
+    p.setPen(QPen(look().panelEdge, 1));
+    p.setBrush(look().field);
+    p.drawRoundedRect(at, 5, 5);
+    p.setPen(look().ink);
+    p.drawText(at, Qt::AlignCenter, viewSaid_);
 }
 
 } // namespace mezzet::app
