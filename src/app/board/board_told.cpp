@@ -1,5 +1,6 @@
 // What is told when the pointer rests on the board, and of a view in its corner.
 #include "app/board/board.h"
+#include "app/look/style.h"
 #include "app/look/tr.h"
 #include "measure/texts.h"
 #include "scheme/spoken.h"
