@@ -43,8 +43,7 @@ bool LineReader::biggerOrSmaller(Piece& p) {
     Size s = p.size;
     const auto change = [&](Length& of, int way) { of = of + by * way; };
     // A runner is wide across, whichever way it lies.
-    const bool lengthwise = p.kind->flat() && s.width > s.depth * 2;
-    Length& across = lengthwise ? s.depth : s.width;
+    Length& across = liesAlong(p) ? s.depth : s.width;
     if (in.take({"wider"})) {
         change(across, 1);
     } else if (in.take({"longer"})) {

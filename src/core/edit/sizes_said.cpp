@@ -273,8 +273,7 @@ void giveMeasured(WordsReader& in, Piece& p, std::vector<Length> sizes, std::str
         return give(in, p, inOrder(*p.kind, s), at);
     }
     // A runner is wide across, and long along.
-    if (sizes.size() == 1 && p.kind->flat() && p.size.width > p.size.depth * 2 &&
-        measured == "wide") {
+    if (sizes.size() == 1 && liesAlong(p) && measured == "wide") {
         Size s = p.size;
         s.depth = sizes.front();
         return give(in, p, inOrder(*p.kind, s), at);
@@ -314,6 +313,11 @@ std::string asScreen(std::vector<Length>& sizes, const Piece& p, const Notation 
 bool isLongFrontToBack(const Piece& p) {
     return (p.kind->role == Role::bed || p.kind->isSeat() || p.kind->flat()) &&
            p.size.depth > p.size.width * 1.15;
+}
+
+bool liesAlong(const Piece& p) {
+    const Size& usual = p.kind->size;
+    return p.kind->flat() && usual.width > usual.depth * 2 && p.size.width > p.size.depth * 2;
 }
 
 bool isHungSoHigh(const Piece& p, Length high) {

@@ -12,8 +12,10 @@ namespace mezzet {
 /// unit, for a size said twice and for what no piece has.
 bool readSizes(WordsReader&, Piece&, bool isNew, std::vector<std::string>& notices);
 
-/// Whether its length is from front to back: of a bed, of a chaise.
+/// Whether its length is from front to back: of a bed, of a chaise, of a rug that lies so.
 [[nodiscard]] bool isLongFrontToBack(const Piece&);
+/// A runner that lies along: its depth is how wide it is across.
+[[nodiscard]] bool liesAlong(const Piece&);
 
 /// Whether so much is how high a thing of its kind's own size hangs, and no size of it: many times
 /// as high as it is.
