@@ -45,10 +45,15 @@ int readSubject(WordsReader& in, int selected) {
             return one;
         if (in.them().size() > 1)
             in.fail(at, in.at() - at, "that is several things", "name one of them");
-        in.fail(at, in.at() - at, "nothing is selected, and nothing was named yet",
-                in.scheme().pieces.empty()
-                    ? "there are no pieces yet"
-                    : worded("name one, like {}", in.scheme().pieces.front().name));
+        try {
+            in.fail(at, in.at() - at, "nothing is selected, and nothing was named yet",
+                    in.scheme().pieces.empty()
+                        ? "there are no pieces yet"
+                        : worded("name one, like {}", in.scheme().pieces.front().name));
+        } catch (LineFault& fault) {
+            fault.problem.nameless = true;
+            throw;
+        }
     }
     const int id = in.piece();
     if (id == 0 && in.done())

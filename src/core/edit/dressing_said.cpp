@@ -171,8 +171,11 @@ private:
 
     Rgb colourNamed(const char* what) {
         const auto c = takeColour(in);
+        constexpr const char* said = "say it like #b08d57, or in a plain word like cream or navy";
+        if (!c && in.done())
+            in.failAhead(what, said);
         if (!c)
-            in.failAhead(what, "say it like #b08d57, or in a plain word like cream or navy");
+            in.unknownAhead(what, said);
         return *c;
     }
 

@@ -5,6 +5,7 @@
 
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "survey/note_words.h"
 
 #include <algorithm>
 #include <charconv>
@@ -168,33 +169,15 @@ std::optional<Target> WordsReader::openingByWhere(std::size_t start) {
 }
 
 std::optional<Target> WordsReader::doorByStyle(std::size_t start) {
-    struct Called {
-        DoorStyle style;
-        std::vector<std::string_view> words; ///< longest first
-    };
-    static const Called all[] = {
-        {DoorStyle::sliding,
-         {"sliding glass doors", "sliding glass door", "sliding patio doors", "sliding patio door",
-          "glass sliding doors", "sliding doors", "sliding door", "patio doors", "patio door",
-          "sliders", "slider", "barn doors", "barn door"}},
-        {DoorStyle::folding,
-         {"bi-fold doors", "bi-fold door", "bi fold doors", "bi fold door", "bifold doors",
-          "bifold door", "bi-folds", "bifolds", "folding doors", "folding door"}},
-        {DoorStyle::pair,
-         {"french doors", "french door", "french windows", "french window", "double doors",
-          "double door"}},
-        {DoorStyle::pocket, {"pocket doors", "pocket door"}},
-    };
-    const auto& openings = job_.room->openings;
-    for (const Called& c : all) {
-        std::size_t end = 0;
-        for (const std::string_view w : c.words)
-            end = std::max(end, endOf(w));
+    for (const ThingSaid& thing : thingsSaid()) { // those with more words first
+        if (!thing.style)
+            continue;
+        const std::size_t end = std::max(endOf(std::string(thing.words) + "s"), endOf(thing.words));
         if (end == 0)
             continue;
         std::vector<const Opening*> there;
-        for (const Opening& o : openings)
-            if (o.kind == OpeningKind::door && o.style == c.style)
+        for (const Opening& o : job_.room->openings)
+            if (o.kind == OpeningKind::door && o.style == *thing.style)
                 there.push_back(&o);
         if (there.empty())
             return {};

@@ -99,7 +99,8 @@ Target WordsReader::corner() {
         return *ownCorner_;
     }
     // "beside the corner sofa", of which there is none
-    if (const auto noun = before.rfind("corner"); !i && noun != std::string::npos)
+    if (const auto noun = foldCase(text_.substr(0, start)).rfind("corner");
+        !i && noun != std::string::npos)
         noneYet(noun);
     if (!i || !k || *i >= walls || *k >= walls)
         fail(start, std::max<std::size_t>(at_ - start, 1), "a corner is named by its two walls",

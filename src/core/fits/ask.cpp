@@ -184,7 +184,7 @@ private:
         const bool sizeFirst = sizesBeforeKind(in_);
         const auto kind = in_.kind();
         if (!kind)
-            in_.failAhead("what kind of piece?", "say it like: sideboard 60 x 18 x 34");
+            in_.unknownAhead("what kind of piece?", "say it like: sideboard 60 x 18 x 34");
         Piece p = mezzet::pieceOf(kind);
         p.name = kind->name;
         std::vector<std::string> told;

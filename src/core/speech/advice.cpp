@@ -460,8 +460,12 @@ std::optional<Answer> seatsOfASize(Asking& a) {
     p.size.depth = round ? across : deep.value_or(p.size.depth);
     const Length each = elbowRoom(a.job);
     const auto& n = a.job.notation;
-    return Answer{worded("{} at one {} by {}, with {} of its edge each", seatsBy(p, each),
-                         writeGap(p.size.width, n), writeGap(p.size.depth, n), writeGap(each, n))};
+    Answer out;
+    out.words = worded("{} at one {} by {}, with {} of its edge each", seatsBy(p, each),
+                       writeGap(p.size.width, n), writeGap(p.size.depth, n), writeGap(each, n));
+    if (!round && !deep)
+        out.words += told("; its depth is assumed");
+    return out;
 }
 
 std::optional<Answer> howMany(Asking& a) {

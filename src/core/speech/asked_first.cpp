@@ -109,8 +109,4 @@ std::optional<Problem> whatItAsks(std::string_view text, const Project& job, Sai
     return p;
 }
 
-bool asksMore(const Problem& p) {
-    return p.what.ends_with("?") && p.what != "what kind of piece?";
-}
-
 } // namespace mezzet

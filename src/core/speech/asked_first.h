@@ -18,7 +18,4 @@ namespace mezzet {
 /// told of there.
 [[nodiscard]] std::optional<Problem> whatItAsks(std::string_view text, const Project&, Said& said);
 
-/// "to where?": what was asked is understood, and something is missing in it.
-[[nodiscard]] bool asksMore(const Problem&);
-
 } // namespace mezzet

@@ -218,6 +218,34 @@ void screenOntoAWall(const std::string& line, const Project& job, std::vector<st
                               write(tv->size.height, job.notation), place));
 }
 
+/// "mirror opposite the window", of what hangs: on the wall across from it, in line with it.
+void hungOpposite(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"opposite", "across from", "facing"}))
+        return;
+    static const Saying words("(.+?),? (?:hung )?(?:opposite|across from|facing) (?:to )?(.+)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const KindPtr kind = nounIn(found[1].str(), job);
+    const Piece* there = pieceNamed(found[1], job);
+    if (!(there != nullptr ? there->kind->hangs() : kind && kind->hangs()))
+        return;
+    const auto t = targetNamed(found[2], job);
+    const auto scene = sceneOf(job);
+    const auto wall = t && scene ? wallOf(*t, **scene) : std::nullopt;
+    const auto across = wall ? wallAcross(*job.room, *wall) : std::nullopt;
+    if (!across)
+        return;
+    const Wall& w = job.room->walls[static_cast<std::size_t>(*across)];
+    const double along = dot(middleOf(*t, **scene) - w.start, w.along());
+    if (along <= 0 || along >= w.length().mm()) {
+        out.push_back(fmt::format("{} on wall {}", found[1].str(), w.name));
+        return;
+    }
+    out.push_back(fmt::format("{} on wall {}, centre {} from left corner", found[1].str(), w.name,
+                              write(Length::millimetres(along), job.notation)));
+}
+
 /// "hooks behind the door": where its leaf comes to when it is open, which is the wall around the
 /// corner from its hinges, or beside them where the corner is farther off.
 void hungBehindADoor(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -262,8 +290,8 @@ void hungBehindADoor(const std::string& line, const Project& job, std::vector<st
 } // namespace
 
 std::vector<Meaning> meaningsOfHung() {
-    return {betweenAndWhatHangs, besideWhatHangs, eachSideOfWhatHangs, beforeWhatHangs,
-            standsInstead};
+    return {hungOpposite,        betweenAndWhatHangs, besideWhatHangs,
+            eachSideOfWhatHangs, beforeWhatHangs,     standsInstead};
 }
 
 std::vector<Meaning> meaningsOfHungFirst() {

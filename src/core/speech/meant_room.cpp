@@ -74,34 +74,6 @@ void screenInAlcove(const std::string& line, const Project& job, std::vector<std
         out.push_back(fmt::format("{}wall screen {}", found[1].str(), found[2].str()));
 }
 
-/// "mirror opposite the window", of what hangs: on the wall across from it, in line with it.
-void hungOpposite(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"opposite", "across from", "facing"}))
-        return;
-    static const Saying words("(.+?),? (?:hung )?(?:opposite|across from|facing) (?:to )?(.+)");
-    std::smatch found;
-    if (!words.is(line, found))
-        return;
-    const KindPtr kind = nounIn(found[1].str(), job);
-    const Piece* there = pieceNamed(found[1], job);
-    if (!(there != nullptr ? there->kind->hangs() : kind && kind->hangs()))
-        return;
-    const auto t = targetNamed(found[2], job);
-    const auto scene = sceneOf(job);
-    const auto wall = t && scene ? wallOf(*t, **scene) : std::nullopt;
-    const auto across = wall ? wallAcross(*job.room, *wall) : std::nullopt;
-    if (!across)
-        return;
-    const Wall& w = job.room->walls[static_cast<std::size_t>(*across)];
-    const double along = dot(middleOf(*t, **scene) - w.start, w.along());
-    if (along <= 0 || along >= w.length().mm()) {
-        out.push_back(fmt::format("{} on wall {}", found[1].str(), w.name));
-        return;
-    }
-    out.push_back(fmt::format("{} on wall {}, centre {} from left corner", found[1].str(), w.name,
-                              write(Length::millimetres(along), job.notation)));
-}
-
 /// "base units along wall A, 300 long": one run of them, and no number.
 void runOfUnits(const std::string& line, const Project&, std::vector<std::string>& out) {
     if (!mentions(line, {"units", "cupboards", "cabinets"}))
@@ -480,9 +452,9 @@ std::vector<Meaning> meaningsOfRoomFirst() {
 }
 
 std::vector<Meaning> meaningsOfRoom() {
-    return {screenInAlcove,  hungOpposite,  tucked,         roomKept,      atTheHeads,
-            awayAlongWall,   mirrorShowing, fromEachEnd,    atChildHeight, openingsOfWall,
-            otherSideInWall, allButOne,     betweenTwoAlike};
+    return {screenInAlcove, tucked,          roomKept,    atTheHeads,
+            awayAlongWall,  mirrorShowing,   fromEachEnd, atChildHeight,
+            openingsOfWall, otherSideInWall, allButOne,   betweenTwoAlike};
 }
 
 } // namespace mezzet

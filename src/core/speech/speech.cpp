@@ -473,7 +473,6 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
             several = whatIsOneOfSeveral(heard.problem(), text);
         // The one that was understood the farthest.
         if (why != nullptr && !heard.problem().unknown && heard.problem().notThere.empty() &&
-            heard.problem().what != "which colour?" &&
             (!*why || heard.problem().column > (*why)->column))
             *why = heard.problem();
         // Which unit a figure is in is asked before all else.
@@ -570,7 +569,7 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
         if (auto out = isTakenOut(text))
             return std::move(*out);
     if (!said && isText(text) && isQuestion(text) && !asksFirst(said.problem()) &&
-        !asksUnit(said.problem()) && !asksMore(said.problem()) && said.problem().notThere.empty() &&
+        (said.problem().unknown || said.problem().nameless) && said.problem().notThere.empty() &&
         said.problem().oneOfSeveral.empty())
         if (auto answer = byItsGist(text, job, to, stopped))
             return std::move(*answer);
