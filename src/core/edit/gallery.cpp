@@ -8,6 +8,8 @@
 #include "edit/subjects.h"
 #include "measure/texts.h"
 
+#include <algorithm>
+
 namespace mezzet {
 
 namespace {
@@ -62,6 +64,12 @@ public:
         }
         readSizes(in, one, true, told);
         in.comma();
+        const std::size_t rowsAt = in.at();
+        rows_ = rowsSaid(count);
+        if (rows_ && (*rows_ < 1 || *rows_ > count))
+            in.fail(rowsAt, in.at() - rowsAt, worded("{} don't hang in so many rows", count),
+                    "say it like: a gallery of six pictures in 2 rows on wall B");
+        in.comma();
         const std::size_t at = in.at();
         auto said = readPlacement(in, one, scene_, lookedAt_);
         if (said.step)
@@ -78,6 +86,50 @@ private:
     std::optional<Edit> back(std::size_t start) {
         in.goTo(start);
         return {};
+    }
+
+    /// "in 2 rows", "in two rows of three": how many rows; none where nothing is said of them.
+    std::optional<int> rowsSaid(int count) {
+        const std::size_t start = in.at();
+        int rows = 0;
+        if (!in.take({"in", "as"}) || !in.takeCount(rows) || !in.take({"rows", "row"})) {
+            in.goTo(start);
+            return {};
+        }
+        const std::size_t each = in.at();
+        int columns = 0;
+        if (in.take({"of"}) && (!in.takeCount(columns) || rows * columns != count))
+            in.fail(each, in.at() - each, worded("{} rows of so many are not {}", rows, count),
+                    "say it like: a gallery of six pictures in 2 rows on wall B");
+        return rows;
+    }
+
+    /// Of the answers to a form the first that has as many rows as were said.
+    Result<Edit> arrangedInRows(int group, GroupForm form, Length gap) {
+        constexpr int mostAnswers = 16;
+        constexpr double level = 1; // mm
+        for (int answer = 0; answer < mostAnswers; ++answer) {
+            auto e = arrangeAs(*now_, *there_, group, {form, gap, answer});
+            if (!e)
+                return answer == 0 ? std::move(e) : Result<Edit>(noSuchRows());
+            const auto after = apply(*now_, *e);
+            if (!after)
+                return after.problem();
+            std::vector<double> heights;
+            for (const Piece& p : after->project->scheme().pieces)
+                if (p.group() == group)
+                    heights.push_back(after->scene->byId(p.id)->pose.at.y);
+            std::sort(heights.begin(), heights.end());
+            const auto other = std::unique(heights.begin(), heights.end(), [](double a, double b) {
+                return b - a < level;
+            });
+            if (other - heights.begin() == *rows_)
+                return e;
+        }
+        return noSuchRows();
+    }
+    Problem noSuchRows() const {
+        return Problem{worded("they can't hang in {} rows", *rows_), "say another number of rows"};
     }
 
     /// What a step of it leaves; its acts are kept.
@@ -134,7 +186,8 @@ private:
         const int group = now_->scheme().nextId;
         if (auto bad = step(makeGroup(*now_, *there_, ids, said.name, form, gap)))
             return *bad;
-        if (auto bad = step(arrangeAs(*now_, *there_, group, {form, gap, 0})))
+        if (auto bad = step(rows_ ? arrangedInRows(group, *rows_ == 1 ? GroupForm::row : form, gap)
+                                  : arrangeAs(*now_, *there_, group, {form, gap, 0})))
             return *bad;
         Piece g = asItStands(*now_, *there_, group);
         auto ties = said.ties;
@@ -158,6 +211,7 @@ private:
     ProjectPtr now_;
     ScenePtr there_;
     Edit all_;
+    std::optional<int> rows_;
 };
 
 } // namespace

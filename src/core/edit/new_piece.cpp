@@ -323,7 +323,11 @@ void implyTies(Piece& p, std::vector<Tie>& ties, const Scene& scene) {
             const bool wall = t.kind == Tie::Kind::fromWall && t.to == MeasuredTo::edge &&
                               t.of.is == Target::Is::wall;
             if (wall && p.kind->footprint.form != FootprintForm::oval) {
-                turn.kind = Tie::Kind::squareTo;
+                // Whoever works at an island stands between it and the wall: its doors are there,
+                // and stools on the side of the room.
+                turn.kind = p.kind->workedAt && p.kind->family == Family::table
+                                ? Tie::Kind::facing
+                                : Tie::Kind::squareTo;
                 turn.of = t.of;
                 ties.push_back(turn);
                 break;

@@ -69,6 +69,23 @@ void keepRugInside(const Project& job, Edit& e, const Piece& p, std::vector<Tie>
     const bool turned = std::any_of(ties.begin(), ties.end(), [](const Tie& t) {
         return t.fixesTurn() && t.kind != Tie::Kind::inLineWith;
     });
+    const auto builtIn = [&](const Edit& edit) {
+        const auto after = apply(job, edit);
+        const auto& put = std::get<PutPiece>(edit.acts.front()).piece;
+        const Piece* now = after ? after->project->scheme().byName(put.name) : nullptr;
+        return now != nullptr ? builtInAt(*after->scene, now->id) : std::string();
+    };
+    if (p.id == 0 && !turned && by <= inside) {
+        Piece across = p;
+        std::swap(across.size.width, across.size.depth);
+        const auto in = builtIn(e);
+        auto other = in.empty() ? Result<Edit>(Problem{}) : retie(job, across, ties);
+        if (other && through(*other) <= inside && builtIn(*other).empty()) {
+            other->notices.push_back(
+                worded("it lies the other way round, so that it is clear of {}", in));
+            e = std::move(*other);
+        }
+    }
     if (by <= inside || (isUnder && under == ties.end()))
         return;
     Length least = by;

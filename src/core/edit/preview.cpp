@@ -128,6 +128,21 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
         for (const auto& name : names)
             seenOf.insert("+" + name);
     }
+    std::vector<std::string> taken; // of an edit that puts pieces besides
+    bool puts = false;
+    for (const Act& act : edit.acts) {
+        puts = puts || std::holds_alternative<PutPiece>(act);
+        if (const auto* gone = std::get_if<RemovePiece>(&act))
+            if (const Piece* p = before.scheme().byId(gone->id))
+                taken.push_back(p->name);
+    }
+    if (!puts)
+        taken.clear();
+    struct Kept {
+        std::size_t at; ///< in what is told
+        std::string name;
+    };
+    std::vector<Kept> kept; // what stays where it is, and is held there from now on
     for (const Act& act : edit.acts) {
         if (const auto* put = std::get_if<PutPiece>(&act)) {
             if (!seenOf
@@ -229,16 +244,31 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                 tell(worded("puts {} {}", now.name, through));
             if (std::abs(turn) > 0.05)
                 tell(worded("turns {} {:.4g}°", now.name, turn < -179.95 ? 180 : turn));
-            if (!told)
+            const bool same = now.ties == old->ties && now.heights == old->heights;
+            if (!told && !same && edit.words != worded("size {}", now.name))
+                kept.push_back({out.size(), now.name});
+            else if (!told)
                 say(edit.words == worded("size {}", now.name)
                         ? worded("changes nothing: {} is so already", now.name)
-                    : now.ties == old->ties && now.heights == old->heights
-                        ? worded("changes nothing: {} is there already", now.name)
-                        : worded("leaves {} where it is and keeps it so", now.name));
+                        : worded("changes nothing: {} is there already", now.name));
+        } else if (std::holds_alternative<RemovePiece>(act) && !taken.empty()) {
+            // Of an edit that does more besides, what goes is told by name, and once.
+            if (seenOf.insert("-").second)
+                say(worded("removes {}", listed(taken, "and")));
         } else {
             say(edit.words);
             break;
         }
+    }
+    // Several that stay are as many, where something else is done.
+    constexpr std::size_t severalKept = 3;
+    if (kept.size() >= severalKept && !out.empty()) {
+        say(worded("leaves {} where they are", kept.size()));
+        kept.clear();
+    }
+    for (auto it = kept.rbegin(); it != kept.rend(); ++it) {
+        const auto words = worded("leaves {} where it is and keeps it so", it->name);
+        out.insert(it->at, it->at == 0 ? words + (out.empty() ? "" : "; ") : "; " + words);
     }
     if (const auto too = movedTooWords(was, *after.scene, seenOf); !too.empty())
         say(too);

@@ -441,6 +441,12 @@ WordsReader::Match WordsReader::meantHere(bool several) {
                         return a == foldCase(kindNamed->name) + " on the wall";
                     }))
                     m.ids.push_back(p.id);
+        // "the light": what hangs from the ceiling, or else whatever gives light.
+        for (const bool overhead : {true, false})
+            if (m.ids.empty() && (said == "light" || said == "lighting"))
+                for (const Piece& p : scheme().pieces)
+                    if (p.kind->family == Family::light && (p.kind->underCeiling() || !overhead))
+                        m.ids.push_back(p.id);
         // "the dining table", of a round one.
         if (const auto noun = said.substr(said.rfind(' ') + 1);
             m.ids.empty() && kindNamed && kindNamed->role != Role::none && noun != said)

@@ -2,6 +2,7 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 
+
 #include <algorithm>
 #include <unordered_map>
 
@@ -153,6 +154,27 @@ std::string plainWord(std::string_view s) {
 }
 
 namespace {
+/// What a kind is besides by the sort that it is of: "wingback" is a "wingback chair" too.
+std::vector<std::string_view> sortsOf(const Kind& k) {
+    switch (k.family) {
+    case Family::seat:
+        if (k.role == Role::armchair || k.role == Role::diningChair)
+            return {"chair", "armchair"};
+        return k.role == Role::sofa ? std::vector<std::string_view>{"sofa", "couch"}
+                                    : std::vector<std::string_view>{};
+    case Family::table:
+        return {"table"};
+    case Family::light:
+        return {"light", "lamp"};
+    case Family::rug:
+        return {"rug"};
+    case Family::sleep:
+        return {"bed"};
+    default:
+        return {};
+    }
+}
+
 /// As if written in one word.
 std::string joined(std::string plain) {
     std::erase(plain, ' ');
@@ -183,6 +205,16 @@ Result<Kit> Kit::of(std::vector<Kind> kinds) {
         }
         kit.byId_.emplace(held->id, held);
         kit.kinds_.push_back(std::move(held));
+    }
+    // A word with its sort behind it, unless that is another kind's, or the word tells it already.
+    for (std::size_t n = 0; n < kit.kinds_.size(); ++n) {
+        const auto sorts = sortsOf(*kit.kinds_[n]);
+        for (const auto& w : kit.plain_[n]) {
+            if (std::any_of(sorts.begin(), sorts.end(), [&](auto s) { return w.ends_with(s); }))
+                continue;
+            for (const auto s : sorts)
+                kit.byWord_.emplace(fmt::format("{} {}", w, s), kit.kinds_[n]);
+        }
     }
     return kit;
 }

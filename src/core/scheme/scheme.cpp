@@ -138,7 +138,18 @@ std::string Scheme::freeName(std::string_view wanted) const {
     };
     if (!taken(wanted))
         return std::string(wanted);
-    for (int i = 2;; ++i) {
+    // "Dining chair 1" is followed by "Dining chair 2".
+    int first = 2;
+    constexpr std::size_t mostDigits = 3;
+    const auto blank = wanted.rfind(' ');
+    if (const auto figure = blank == std::string_view::npos ? std::string_view()
+                                                            : wanted.substr(blank + 1);
+        !figure.empty() && figure.size() <= mostDigits &&
+        figure.find_first_not_of("0123456789") == std::string_view::npos) {
+        first = std::stoi(std::string(figure)) + 1;
+        wanted = wanted.substr(0, blank);
+    }
+    for (int i = first;; ++i) {
         auto n = fmt::format("{} {}", wanted, i);
         if (!taken(n))
             return n;

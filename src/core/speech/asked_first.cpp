@@ -5,6 +5,8 @@
 #include "edit/stay_behind.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "speech/meant.h"
+#include "speech/reading.h"
 #include "speech/speech.h"
 
 #include <algorithm>
@@ -107,6 +109,14 @@ std::optional<Problem> whatItAsks(std::string_view text, const Project& job, Sai
     p.column = 1;
     p.width = static_cast<int>(characterCount(text));
     return p;
+}
+
+Result<Spoken> readClear(const Result<Spoken>& asked, std::string_view line, const Project& job,
+                         const Listener& to, const Stopped& stopped) {
+    for (const auto& other : meantClear(line, job))
+        if (auto clear = readAsSaid(other, job, to, stopped))
+            return clear;
+    return asked;
 }
 
 } // namespace mezzet

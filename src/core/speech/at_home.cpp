@@ -377,10 +377,30 @@ void onThatSideOfIt(const std::string& line, const Project& job, std::vector<std
         out.push_back(fmt::format("{}{}{} {}", verb, count, found[3].str(), sides.front()));
 }
 
+/// "a trunk as a coffee table", "use the bench as a side table": where one of those would go.
+void inTheRoleOf(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words("(?:(?:put|place|use|have|add|try) )?((?:an? |the |my )?[a-z0-9][a-z0-9 "
+                              "-]*?) as (?:an? |the |my |our )([a-z][a-z -]*?)(?:,? ((?:in|on|at|by|"
+                              "beside|next|before|under|over|against|between) .+))?");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const KindPtr role = job.library.kit->byWord(found[2].str());
+    const std::string thing = found[1];
+    if (!role || (pieceNamed(thing, job) == nullptr && !nounIn(thing, job)))
+        return;
+    if (found[3].matched) {
+        out.push_back(fmt::format("{} {}", thing, found[3].str()));
+        return;
+    }
+    for (const auto& place : usualPlaces(*role, 1, job))
+        out.push_back(fmt::format("{} {}", thing, place));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfHomeFirst() {
-    return {onThatSideOfIt};
+    return {onThatSideOfIt, inTheRoleOf};
 }
 
 } // namespace mezzet

@@ -569,7 +569,8 @@ std::vector<std::string> meantFirst(std::string_view text, const Project& job) {
          {meaningsOfRecesses(), meaningsFirst(), meaningsOfHungFirst(), meaningsOfCurtainsFirst(),
           meaningsOfTheOtherFirst(), meaningsByPiecesFirst(), meaningsOfTablesFirst(),
           meaningsOfRoomFirst(), meaningsOfRugsFirst(), meaningsOfSizeFirst(),
-          meaningsOfHomeFirst(), meaningsOfTurnsFirst(), meaningsOfBaysFirst()})
+          meaningsOfHomeFirst(), meaningsOfTurnsFirst(), meaningsOfBaysFirst(),
+          meaningsOfOrdersFirst()})
         for (const Meaning& one : all)
             one(line, job, out);
     return out;
@@ -587,7 +588,8 @@ std::vector<std::string> asMeant(std::string_view text, const Project& job) {
          {meaningsOfTheOther(), meaningsOfSize(), meaningsOfPlace(), meaningsOfCorners(),
           meaningsOfRoom(), meaningsOfRugs(), meaningsOfTables(), meaningsOverhead(),
           meaningsOfCurtains(), meaningsOfSpan(), meaningsOfWalls(), meaningsOfHung(),
-          meaningsOfRuns(), meaningsByPieces(), meaningsOfBays(), meaningsOfTurns()})
+          meaningsOfRuns(), meaningsByPieces(), meaningsOfBays(), meaningsOfTurns(),
+          meaningsOfOrders()})
         for (const Meaning& one : more)
             one(line, job, out);
     std::erase(out, line);

@@ -18,4 +18,8 @@ namespace mezzet {
 /// angles to the sofa" tells its turn, and means its place.
 [[nodiscard]] std::vector<std::string> meantFirst(std::string_view text, const Project&);
 
+/// How else it may be placed by the same words where, as they are usually meant, it would come to
+/// harm: turned along what it is beside, over each other, side by side.
+[[nodiscard]] std::vector<std::string> meantClear(std::string_view text, const Project&);
+
 } // namespace mezzet

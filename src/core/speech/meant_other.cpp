@@ -263,6 +263,38 @@ void stoolsAtACounter(const std::string& line, const Project& job, std::vector<s
                                   found[3].str(), found[4].str(), found[5].str()));
 }
 
+/// "four stools on the far side of the island": the one with more room before it, before or behind.
+void onTheFarSide(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words("(.*?)((?:\\b(?:bar |counter )?stool|\\bchair|\\bbench|[a-z]+)s?) (?:on|"
+                              "along|at|down) the (far|other|room|outer|open|near|wall|inner) side "
+                              "of (?:the |my )?(.+?)((?:,| with) .+)?");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const auto it = standsNamed(found[4], job);
+    std::string thing = found[2];
+    if (!it || !(it.piece->kind->family == Family::table || it.piece->kind->workedAt) ||
+        !piecesNamed(found[1].str() + thing, job).empty())
+        return;
+    const auto which = foldCase(found[3].str());
+    const auto room = [&](double sign) {
+        double least = 1e300;
+        const Vec2 way = it.there->pose.front() * sign;
+        for (const Wall& w : job.room->walls)
+            if (dot(w.inward(), way) < -0.7)
+                least = std::min(least, dot(it.there->pose.at - w.start, w.inward()));
+        return least;
+    };
+    const bool far = which != "near" && which != "wall" && which != "inner";
+    const bool front = (room(1) > room(-1)) == far;
+    static const auto plain = meaning("stools?");
+    if (it.piece->kind->workedAt && std::regex_match(thing, plain))
+        if (const KindPtr stool = stoolFor(it.piece->top(), job))
+            thing = foldCase(stool->name) + (thing.ends_with('s') ? "s" : "");
+    out.push_back(fmt::format("{}{} {} {}{}", found[1].str(), thing,
+                              front ? "in front of" : "behind", it.piece->name, found[5].str()));
+}
+
 /// "three stools at the counter, 2 feet apart", of one that is built in: before it, looking at it,
 /// and shared out along it.
 void stoolsAtABuiltIn(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -454,11 +486,11 @@ void outlinedOne(const std::string& line, const Project& job, std::vector<std::s
 
 /// "bookcases 30 deep", where there are several: of those there are.
 void theirSizes(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Saying words("(?:the )?([a-z -]+s) ([0-9][^,]*?) (deep|wide|high|tall|long)");
+    static const Saying words("(?:the )?([a-z -]+s) ([0-9][^,a-z]*?(?: ?(?:cm|mm|m|in|ft))?(?: "
+                              "(?:deep|wide|high|tall|long)| ?x ?[0-9][^,]*))");
     std::smatch found;
     if (words.is(line, found) && piecesNamed("the " + found[1].str(), job).size() > 1)
-        out.push_back(
-            fmt::format("make the {} {} {}", found[1].str(), found[2].str(), found[3].str()));
+        out.push_back(fmt::format("make the {} {}", found[1].str(), found[2].str()));
 }
 
 } // namespace
@@ -469,7 +501,7 @@ std::vector<Meaning> meaningsOfTheOther() {
 }
 
 std::vector<Meaning> meaningsOfTheOtherFirst() {
-    return {stoolsAtABuiltIn, stoolsAtACounter, anotherOfThere, theirSizes, outlinedOne};
+    return {stoolsAtABuiltIn, onTheFarSide, stoolsAtACounter, anotherOfThere, theirSizes, outlinedOne};
 }
 
 } // namespace mezzet

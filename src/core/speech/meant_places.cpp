@@ -433,8 +433,8 @@ void betweenAndTheWall(const std::string& line, const Project& job, std::vector<
         out.push_back(fmt::format("{}{} and wall {}", found[1].str(), of->name, best->name));
 }
 
-/// "move the table away from the wall", of what stands at none: the one it is nearest to, and by so
-/// much where nothing is said.
+/// "move the table away from the wall", of what stands at none: the one behind it, or else nearest
+/// to it, and by so much where nothing is said.
 void awayFromTheWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"the wall", "a wall"}))
         return;
@@ -449,11 +449,21 @@ void awayFromTheWall(const std::string& line, const Project& job, std::vector<st
     if (!it || wallBehind(*it.scene, it.piece->id))
         return;
     const auto near = wallsNear(*it.scene, it.piece->id);
+    // What has a back is off the wall behind that.
+    const bool backed = it.piece->kind->isSeat() || it.piece->kind->role == Role::bed ||
+                        it.piece->kind->family == Family::storage;
+    const auto behind =
+        std::find_if(near.begin(), near.end(), [&](const auto& w) {
+            constexpr double square = 0.9;
+            return backed && dot(job.room->walls[static_cast<std::size_t>(w.wall)].inward(),
+                                 it.there->pose.front()) > square;
+        });
     const auto said = found[2].matched ? found[2].str() : found[3].str();
     const auto by = said.empty() ? write(job.library.book->habit("step"), job.notation) : said;
     if (!near.empty())
-        out.push_back(fmt::format("move {} {} away from wall {}", it.piece->name, by,
-                                  wallName(near.front().wall)));
+        out.push_back(
+            fmt::format("move {} {} away from wall {}", it.piece->name, by,
+                        wallName((behind != near.end() ? *behind : near.front()).wall)));
 }
 
 /// "space the bookcase and the sideboard evenly on wall C": the same free wall before, between and

@@ -150,6 +150,12 @@ void seatingGroup(const std::string& line, const Project& job, std::vector<std::
                               names.empty() ? "" : " and ", last, found[2].str()));
 }
 
+/// "the couch" of one that is in the room: it changes places, and nothing new comes.
+bool isThere(const std::string& words, const Project& job) {
+    static const auto the = meaning("(?:the|my|our|that|those|these|this) .+");
+    return std::regex_match(words, the) && !piecesNamed(words, job).empty();
+}
+
 /// "swap the stools for chairs": each by one.
 void eachByOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
@@ -160,7 +166,7 @@ void eachByOne(const std::string& line, const Project& job, std::vector<std::str
         return;
     const auto all = piecesNamed(found[1], job);
     const auto noun = plainWord(found[2].str());
-    if (all.size() < 2 || noun == foldCase(found[2].str()))
+    if (all.size() < 2 || noun == foldCase(found[2].str()) || isThere(found[2], job))
         return;
     std::vector<std::string> lines;
     for (const Piece* p : all)
@@ -179,7 +185,8 @@ void severalByOne(const std::string& line, const Project& job, std::vector<std::
     const auto all = piecesNamed(found[1], job);
     const auto noun = foldCase(found[3].str());
     // Without an article a word for several is several.
-    if (all.size() < 2 || (found[2].length() == 0 && plainWord(noun) != noun))
+    if (all.size() < 2 || (found[2].length() == 0 && plainWord(noun) != noun) ||
+        isThere(noun, job))
         return;
     std::string gone;
     for (std::size_t i = 1; i < all.size(); ++i)

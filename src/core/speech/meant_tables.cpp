@@ -159,7 +159,13 @@ void chairsOfEnds(const std::string& line, const Project& job, std::vector<std::
     const KindPtr kind = usual ? usualChair(job, table->id) : nounIn(found[1].str(), job);
     if (!kind || !kind->isSeat())
         return;
-    const auto gone = usual ? std::vector<const Piece*>() : atEndsOf(*table, job);
+    const auto there = atEndsOf(*table, job);
+    if (usual && there.size() > 1) { // they are there already
+        out.push_back(
+            fmt::format("move {} 0 left; then move {} 0 left", there[0]->name, there[1]->name));
+        return;
+    }
+    const auto gone = usual ? std::vector<const Piece*>() : there;
     std::string all;
     for (const Piece* p : gone)
         all += fmt::format("{}replace {} by a {}", all.empty() ? "" : "; then ", p->name,

@@ -59,6 +59,38 @@ Answer toMendOf(const Asking& a, int id, bool how) {
     return out;
 }
 
+/// "is the pendant too low?": what the rules say of how high it hangs; none where no rule does.
+std::optional<Answer> howHighItHangs(const Asking& a, int id) {
+    Answer out;
+    out.about = {id};
+    const Piece& p = *a.scene->pieceById(id);
+    std::string now;
+    if (p.kind->underCeiling())
+        now = worded("{} hangs with its underside at {}, and is {} high", p.name,
+                     writeGap(a.job.room->ceiling - a.scene->byId(id)->off - p.size.height,
+                              a.job.notation),
+                     writeGap(p.size.height, a.job.notation));
+    else if (p.onWall())
+        now = worded("{} hangs with its centre at {}", p.name,
+                     writeGap(Length::millimetres(a.scene->byId(id)->pose.at.y), a.job.notation));
+    constexpr int most = 3;
+    int count = 0;
+    for (const Reading& r : judge(*a.scene, *a.job.library.book, a.job.judgement)) {
+        if (count == most || r.piece != id || r.rule->quantity != Quantity::length || r.rule->seenInPlan ||
+            r.inUse || (!r.band.low && !r.band.high) || r.rule->id == "protrude")
+            continue;
+        out.words += (out.words.empty() ? "" : ". ") + withoutStop(sentenceOf(r, a.wording()));
+        ++count;
+        if (!r.surface.isFloor())
+            out.marks.push_back({r.surface, r.at[0], r.at[1], ""});
+    }
+    if (out.words.empty() && !now.empty())
+        out.words = worded("{}: nothing is to mend about it", p.name);
+    if (!now.empty())
+        out.words = now + (out.words.empty() ? "" : ". ") + out.words;
+    return out.words.empty() ? std::nullopt : std::optional(std::move(out));
+}
+
 /// "what is wrong?", "why is this red?", "is the sofa ok?"
 std::optional<Answer> whatIsWrong(Asking& a) {
     const auto began = a.in.since(0);
@@ -85,6 +117,14 @@ std::optional<Answer> whatIsWrong(Asking& a) {
         if (id != 0 && a.in.take({"too far from", "too close to", "too near", "far enough from",
                                   "close enough to", "near enough to", "too far away from"}))
             return howFarFrom(a, pieceTarget(id));
+        a.in.take({"hung", "hanging"});
+        if (id != 0 && a.in.take({"too low", "too high", "low enough", "high enough",
+                                  "at the right height", "the right height", "at a good height",
+                                  "right height", "low enough over", "too low over"})) {
+            a.in.take({"over the table", "above the table", "over it", "on the wall"});
+            a.end();
+            return howHighItHangs(a, id);
+        }
         if (!a.in.take({"red",   "yellow",    "amber",   "orange",     "highlighted", "marked",
                         "wrong", "not right", "bad",     "in red",     "flagged",     "ok",
                         "okay",  "right",     "fine",    "all right",  "alright",     "good",

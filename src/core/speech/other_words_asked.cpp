@@ -173,6 +173,10 @@ constexpr OtherWords asked[] = {
      "(?:wall|space|part|stretch)(?: "
      "is there| left)? (?:on|of|along) (wall [a-z]|.+ wall)\\??",
      "how much wall is free on $1?"},
+    {"(?:can|could|will|would) (?:two people|people|someone|somebody|anyone|anybody|one|i|we|you|"
+     "guests|a person|everyone) (?:still |easily |just |comfortably )?(?:walk|get|pass|squeeze|go|"
+     "move|come) (behind|in front of|between) (.+?)\\??",
+     "is there room to walk $1 $2?"},
     {"(?:can|could) (?:two|2|several) people (?:pass|get by|walk past|walk by)(?: each other)?(?: "
      "(?:here|in "
      "here|in the hall(?:way)?))?\\??",
@@ -180,6 +184,17 @@ constexpr OtherWords asked[] = {
     {"(?:is|are) (?:the )?(?:hall|hallway|corridor|passage|room|walkway|way|aisle|path) wide "
      "enough(?: .*)?\\??",
      "how wide is the walkway?"},
+    {"what (?:should|could|can|would|might) (?:i |we )?(?:hang|go|be hung|put|look good)(?: up)? "
+     "(?:over|above) (.+?)\\??",
+     "what size art over $1?"},
+    {"what (?:kind of |sort of )?(?:art|picture|painting|pictures)(?: goes| should go| would go| fits| "
+     "works)? (?:over|above) (.+?)\\??",
+     "what size art over $1?"},
+    {"(?:can|could) (?:i|we|you|people|guests) (?:still )?(?:pull|draw|slide|push) (?:out )?(.+?) "
+     "(?:out|back)\\??",
+     "how much room is behind $1?"},
+    {"(?:can|could) (.+?) (?:still )?be (?:pulled|drawn|slid|pushed) (?:out|back)\\??",
+     "how much room is behind $1?"},
     {"how many (?:people |guests |of us )?(?:can|could|will) (?:eat|dine|have dinner) "
      "(?:at|around|round) (?:the "
      "|my )?table\\??",

@@ -378,9 +378,9 @@ constexpr OtherWords moreInstead[] = {
     {"(.+?),? ([0-9][^,]*?) back(?: from it)?", "$1, $2 from it"},
     {"(.+?) in the alcoves? (?:on |at |to )?(?:either|each|both) sides? of (.+)",
      "$1 either side of $2"},
-    {"((?:put |hang |place |add |set )?(?:four|six|eight|nine|ten|twelve|[0-9]+) .+?),? (?:in|as) "
-     "(?:two|three|2|3) rows(?: of (?:two|three|four|five|[0-9]))?\\b(.*)",
-     "$1 in a grid$2", true},
+    {"((?:put |hang |place |add |set )?)((?:four|six|eight|nine|ten|twelve|[0-9]+) .+?),? (?:in|as) "
+     "(two|three|2|3) rows( of (?:two|three|four|five|[0-9]))?\\b(.*)",
+     "gallery of $2, in $3 rows$4$5", true},
     {"(?:put |hang |place |add )?two (.+?s),? one at ([0-9][^,]*?) and (?:one|the other) at "
      "([0-9][^,]*?),? "
      "((?:on|over|above|left|right|beside|under) .+)",
@@ -533,10 +533,9 @@ constexpr OtherWords moreInstead[] = {
      ")?(?:over )?"
      "(?:to the|to|toward|towards) (left|right)(?: a bit| a little| slightly| a touch| a smidge)",
      "nudge $1 $2"},
-    {"(.+?) (?:taking up|filling|to fill|that fills|spanning|covering) (?:the whole of |the whole "
-     "|all "
-     "of |all )?(wall .+)",
-     "$1 as wide as $2"},
+    {"(.+?) (?:taking up|filling|to fill|that fills|spanning|covering|along the whole of) (?:the "
+     "whole of |the whole |all of |all )?(?:the )?(wall .+)",
+     "$1 as wide as $2 on $2"},
     {"((?:put |place |add |set |hang )?)(?:my|our|his|her|their|his and hers) (.+)", "$1the $2"},
     {"(?:i'll|i will|we'll|we will|i'm going to|let me|let us) "
      "(?:have|put|place|hang|add|use|try|go "

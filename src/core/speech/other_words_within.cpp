@@ -16,6 +16,18 @@ constexpr OtherWords withinInstead[] = {
      "[2-9]) in (.+)$",
      "$3 $1 $2 in $4"},
     {"\\bon the wall (?=(?:by|next to|beside|near) )", ""},
+    {"\\bone (?=(?:each|either) (?:side|end)\\b)", "one on "},
+    {"\\b(?:over|across|along|for|on) the (?:full|whole|entire|complete) (?:length|width|run|stretch) "
+     "of (?=(?:the )?wall [a-z]\\b)",
+     "along the whole of "},
+    {"^((?!.*\\b(?:curtain|drape|rail|pole|rod)s?\\b).+?),? (?:from )?wall to wall (?:on|along|across) (?:the )?(wall [a-z])$",
+     "$1 along the whole of $2"},
+    {"^((?:put |build |have |add )?)wall[- ]to[- ]wall (.+?) (?:on|along|across|against) (?:the )?(wall "
+     "[a-z])$",
+     "$1$2 along the whole of $3"},
+    {"^([^,]+?) in the room, (?=[0-9])", "$1 "},
+    {"\\b(desk|study) nook\\b", "desk"},
+    {"\\bbaby (cot|crib|bed)\\b", "$1"},
     {"\\bhanging (?=(?:over|above|from|in|on|beside) )", ""},
     {"\\bwardrobes? with sliding doors?\\b", "sliding-door wardrobe"},
     // "sofa along wall F, starting from the left corner": right into it.
@@ -132,7 +144,16 @@ constexpr OtherWords withinInstead[] = {
      "$1 to the sill on $2"},
     {"\\b(?:piece|work) of (?:wall )?art(?:work)?\\b", "picture"},
     {"\\b([0-9]\\S*(?: ?(?:cm|mm|m|in|inch|inches))?) (?:drop|in drop|of drop)\\b", "$1 long"},
-    {"\\breading lights (?=(?:on |at )?(?:each|either|both) sides? of)", "sconces "},
+    {"\\breading (?:light|lamp)(s?) (?=(?:on |at |to )?(?:each|either|both) sides? of)", "sconce$1 "},
+    {"\\b(?:next to|beside) (?:each other|one another)\\b", "side by side"},
+    {"^(.*\\b(?:rug|carpet)\\b.*?) under (.+?),? (?:with )?(two thirds|half|a third|one third) (?:of "
+     "it|under it)$",
+     "$1 under the lower $3 of $2"},
+    {"^((?:put |place |add |build )?[a-z -]+?) across (?:the )?(wall [a-z])$",
+     "$1 along the whole of $2"},
+    {"\\bexten(?:dable|ding|sion) (?:dining )?table ([0-9][^ ]*(?: ?(?:cm|in|m|mm))?)(?: wide| long)?(?: "
+     "to |-| ?/ ?| up to | opening to | extending to |, extends to )[0-9][^ ,]*(?: ?(?:cm|in|m|mm))?",
+     "dining table $1 wide called Extending table"},
     {"(\\b(?:lamps?|lights?|clocks?|vases?|books)) for (the |each |both |either )", "$1 on $2"},
     {"\\b([0-9]\\S*(?: ?(?:cm|mm|m|in|inch|inches|ft|feet))? (?:high|tall)) cabinet\\b",
      "$1 tall cabinet"},

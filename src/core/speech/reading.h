@@ -30,4 +30,9 @@ constexpr int sentences = 3;
 [[nodiscard]] std::optional<Result<Spoken>> asPlainPiece(std::string_view, const Project&,
                                                          const Listener&, const Stopped&);
 
+/// What was asked about for the harm it would do, read by the same words in another way that does
+/// none (meantClear); as it was asked where there is no such way.
+[[nodiscard]] Result<Spoken> readClear(const Result<Spoken>& asked, std::string_view line,
+                                       const Project&, const Listener&, const Stopped&);
+
 } // namespace mezzet

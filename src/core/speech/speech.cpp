@@ -438,7 +438,7 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     // What is understood otherwise, and asked about, is asked about as it was said.
     const auto asked = [&](const Result<Spoken>& s) { return !s && asksFirst(s.problem()); };
     if (asked(said))
-        return said;
+        return readClear(said, text, job, to, stopped);
     std::optional<Problem> asks;
     const bool ofThings = isOfThings(text, job);
     auto wordings = ofThings ? asMeant(text, job) : inOtherWords(text, job, most == sentences);
@@ -465,6 +465,8 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
         // What they are said by their names goes on being them.
         if (heard && i >= ofThem)
             heard->said.them = to.them;
+        if (!heard && !asks && asked(heard))
+            heard = readClear(heard, wordings[i], job, to, stopped);
         if (heard)
             return heard;
         if (!missing)
