@@ -168,21 +168,34 @@ std::pair<std::vector<int>, int> freePlaces(const Scene& scene, const Piece& t, 
         all.push_back(i);
     const Placed* there = scene.inPlan(t.id);
     constexpr int more = 6;
-    const auto isFree = [&](const TablePlace& place, bool clear) {
-        const Vec2 at = place.edge - place.looks * (chair.size.depth / 2 - under).mm();
+    const auto poseAt = [&](const TablePlace& place, Length in) {
+        const Vec2 at = place.edge - place.looks * (chair.size.depth / 2 - in).mm();
         Pose pose;
         pose.at = there->pose.toRoom(at);
         pose.turn = directionOf(place.looks) - Angle::degrees(90) + there->pose.turn;
-        const Shape shape = placed(chair.shape(), pose);
-        return clear ? clearAtTable(scene, chair, pose) : insideRoom(scene, shape);
+        return pose;
     };
+    constexpr double touching = 0.5; // mm: less is no overlap
     for (const bool clear : {true, false})
         for (int n = count; there != nullptr && n <= std::min(count + more, most); ++n) {
             std::vector<int> free;
+            std::vector<Shape> taken;
             const auto places = placesAt(t, n);
-            for (int i = 0; i < n; ++i)
-                if (isFree(places[static_cast<std::size_t>(i)], clear))
-                    free.push_back(i);
+            for (int i = 0; i < n; ++i) {
+                const auto& place = places[static_cast<std::size_t>(i)];
+                const Pose pose = poseAt(place, under);
+                if (!(clear ? clearAtTable(scene, chair, pose)
+                            : insideRoom(scene, placed(chair.shape(), pose))))
+                    continue;
+                const Shape shape = placed(chair.shape(), poseAt(place, Length{}));
+                // With more places than chairs two may be too close to sit at both.
+                if (n > count && std::any_of(taken.begin(), taken.end(), [&](const Shape& s) {
+                        return gapBetween(s, shape).depth.mm() > touching;
+                    }))
+                    continue;
+                free.push_back(i);
+                taken.push_back(shape);
+            }
             if (static_cast<int>(free.size()) >= count) {
                 free.resize(static_cast<std::size_t>(count));
                 return {free, n};

@@ -120,9 +120,8 @@ private:
                 if (p.group() == group)
                     heights.push_back(after->scene->byId(p.id)->pose.at.y);
             std::sort(heights.begin(), heights.end());
-            const auto other = std::unique(heights.begin(), heights.end(), [](double a, double b) {
-                return b - a < level;
-            });
+            const auto other = std::unique(heights.begin(), heights.end(),
+                                           [](double a, double b) { return b - a < level; });
             if (other - heights.begin() == *rows_)
                 return e;
         }

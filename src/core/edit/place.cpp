@@ -461,10 +461,32 @@ void hangOverTable(const Piece& p, Placement& said, const Project& job) {
     said.ties.push_back(over);
 }
 
+/// What hangs from the ceiling so far above a piece is over it: a new one, and one that hangs
+/// elsewhere.
+void hangOverIt(const Piece& p, Placement& said, const Scene& scene) {
+    if (!p.kind->underCeiling())
+        return;
+    const auto above = std::find_if(said.ties.begin(), said.ties.end(), [](const Tie& t) {
+        return t.kind == Tie::Kind::above && t.of.is == Target::Is::piece;
+    });
+    if (above == said.ties.end() || std::any_of(said.ties.begin(), said.ties.end(),
+                                                [](const Tie& t) { return t.fixesAcross(); }))
+        return;
+    const Placed* under = scene.fromAbove(above->of.piece);
+    const Placed* now = p.id != 0 ? scene.byId(p.id) : nullptr;
+    if (under == nullptr || (now != nullptr && contains(under->shape, now->pose.at)))
+        return;
+    Tie middle;
+    middle.kind = Tie::Kind::centredOn;
+    middle.of = above->of;
+    said.ties.push_back(middle);
+}
+
 } // namespace
 
 Result<Edit> placeWhereFree(const Project& job, const Scene& scene, Piece p, Placement said) {
     const bool isNew = p.id == 0;
+    hangOverIt(p, said, scene);
     if (isNew) {
         liesAlong(p, said, job);
         fitToWindow(p, said, job);

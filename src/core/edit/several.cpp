@@ -271,6 +271,13 @@ private:
                 p.name = called;
             return addAll(ends->places, at);
         }
+        // What lies beside a bed is narrow, where nothing is said of its size.
+        const Piece* by = of.is == Target::Is::piece ? job_.scheme().byId(of.piece) : nullptr;
+        static constexpr std::string_view rugs[] = {"rug", "small-rug"};
+        if (const KindPtr narrow = job_.library.kit->byId("bedside-rug");
+            narrow && by != nullptr && by->kind->role == Role::bed && first_.size == kind_->size &&
+            std::count(std::begin(rugs), std::end(rugs), kind_->id) > 0)
+            first_ = pieceOf(kind_ = narrow);
         // A runner on each side of a bed lies along it.
         if (kind_->flat() && of.is == Target::Is::piece && first_.size.width > first_.size.depth)
             std::swap(first_.size.width, first_.size.depth);
@@ -377,8 +384,11 @@ private:
         if (aboutItsMiddle(places, count_, first_, gap) ||
             seatsAlong(places, count_, first_, apart, saysSide(in.text()), scene_))
             return addAll(places, at);
-        if (places.front().on && places.front().on->is == SurfaceId::Is::top &&
-            places.front().ties.empty() && !apart)
+        // Cushions lie along the back of a seat.
+        if (places.front().on && places.front().on->is == SurfaceId::Is::top && !apart &&
+            std::all_of(places.front().ties.begin(), places.front().ties.end(), [&](const Tie& t) {
+                return kind_->isSoft() && t.kind == Tie::Kind::fromEdge;
+            }))
             return spreadOnTop(places.front(), at);
         if (hangs && openAlong(places.front()))
             if (auto hung = rowOnWall(places.front(), gap))

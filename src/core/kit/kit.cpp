@@ -2,7 +2,6 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 
-
 #include <algorithm>
 #include <unordered_map>
 

@@ -142,8 +142,8 @@ std::string Scheme::freeName(std::string_view wanted) const {
     int first = 2;
     constexpr std::size_t mostDigits = 3;
     const auto blank = wanted.rfind(' ');
-    if (const auto figure = blank == std::string_view::npos ? std::string_view()
-                                                            : wanted.substr(blank + 1);
+    if (const auto figure =
+            blank == std::string_view::npos ? std::string_view() : wanted.substr(blank + 1);
         !figure.empty() && figure.size() <= mostDigits &&
         figure.find_first_not_of("0123456789") == std::string_view::npos) {
         first = std::stoi(std::string(figure)) + 1;

@@ -48,6 +48,24 @@ std::optional<AskedOf> thingAhead(Asking& a) {
     } catch (const LineFault&) {
         // several of them: what is said holds of each
         a.in.goTo(name);
+        std::vector<int> all;
+        try {
+            all = a.in.pieces();
+        } catch (const LineFault&) {
+            all.clear();
+        }
+        for (const int id : all) {
+            const KindPtr kind = a.scene->pieceById(id)->kind;
+            if (out.kind && out.kind != kind) {
+                all.clear();
+                break;
+            }
+            out.kind = kind;
+        }
+        if (!all.empty())
+            return out;
+        out.kind = nullptr;
+        a.in.goTo(name);
     }
     for (const auto& [word, kind] : {std::pair{"curtain rod", "curtains"},
                                      {"rod", "curtains"},

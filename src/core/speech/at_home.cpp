@@ -379,9 +379,10 @@ void onThatSideOfIt(const std::string& line, const Project& job, std::vector<std
 
 /// "a trunk as a coffee table", "use the bench as a side table": where one of those would go.
 void inTheRoleOf(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Saying words("(?:(?:put|place|use|have|add|try) )?((?:an? |the |my )?[a-z0-9][a-z0-9 "
-                              "-]*?) as (?:an? |the |my |our )([a-z][a-z -]*?)(?:,? ((?:in|on|at|by|"
-                              "beside|next|before|under|over|against|between) .+))?");
+    static const Saying words(
+        "(?:(?:put|place|use|have|add|try) )?((?:an? |the |my )?[a-z0-9][a-z0-9 "
+        "-]*?) as (?:an? |the |my |our )([a-z][a-z -]*?)(?:,? ((?:in|on|at|by|"
+        "beside|next|before|under|over|against|between) .+))?");
     std::smatch found;
     if (!words.is(line, found))
         return;

@@ -565,12 +565,11 @@ void anotherNamed(const std::string& line, const Project& job, std::vector<std::
 std::vector<std::string> meantFirst(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;
-    for (const auto& all :
-         {meaningsOfRecesses(), meaningsFirst(), meaningsOfHungFirst(), meaningsOfCurtainsFirst(),
-          meaningsOfTheOtherFirst(), meaningsByPiecesFirst(), meaningsOfTablesFirst(),
-          meaningsOfRoomFirst(), meaningsOfRugsFirst(), meaningsOfSizeFirst(),
-          meaningsOfHomeFirst(), meaningsOfTurnsFirst(), meaningsOfBaysFirst(),
-          meaningsOfOrdersFirst()})
+    for (const auto& all : {meaningsOfRecesses(), meaningsFirst(), meaningsOfHungFirst(),
+                            meaningsOfCurtainsFirst(), meaningsOfTheOtherFirst(),
+                            meaningsByPiecesFirst(), meaningsOfTablesFirst(), meaningsOfRoomFirst(),
+                            meaningsOfRugsFirst(), meaningsOfSizeFirst(), meaningsOfHomeFirst(),
+                            meaningsOfTurnsFirst(), meaningsOfBaysFirst(), meaningsOfOrdersFirst()})
         for (const Meaning& one : all)
             one(line, job, out);
     return out;
@@ -585,11 +584,11 @@ std::vector<std::string> asMeant(std::string_view text, const Project& job) {
           alongTheRoom, rugPast, byARoundOne, hungOpposite})
         one(line, job, out);
     for (const auto& more :
-         {meaningsOfTheOther(), meaningsOfSize(), meaningsOfPlace(), meaningsOfCorners(),
-          meaningsOfRoom(), meaningsOfRugs(), meaningsOfTables(), meaningsOverhead(),
-          meaningsOfCurtains(), meaningsOfSpan(), meaningsOfWalls(), meaningsOfHung(),
-          meaningsOfRuns(), meaningsByPieces(), meaningsOfBays(), meaningsOfTurns(),
-          meaningsOfOrders()})
+         {meaningsOfSpacing(), meaningsOfTheOther(), meaningsOfSize(), meaningsOfPlace(),
+          meaningsOfCorners(), meaningsOfRoom(), meaningsOfRugs(), meaningsOfTables(),
+          meaningsOverhead(), meaningsOfCurtains(), meaningsOfSpan(), meaningsOfWalls(),
+          meaningsOfHung(), meaningsOfRuns(), meaningsByPieces(), meaningsOfBays(),
+          meaningsOfTurns(), meaningsOfOrders(), meaningsOfInstead()})
         for (const Meaning& one : more)
             one(line, job, out);
     std::erase(out, line);

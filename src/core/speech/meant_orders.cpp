@@ -1,29 +1,32 @@
 // What stands in another order than the line has it, or is told by what it is for: sizes behind the
-// place, each of some windows, a trunk as a coffee table, things on a mantel.
-#include "fits/fits.h"
+// place, each of some windows, pictures in rows, things on a mantel.
+#include "edit/place.h"
+#include "edit/words_reader.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "room/room.h"
-#include "scheme/on_wall.h"
-#include "speech/meant.h"
 #include "speech/meant_words.h"
 
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <array>
 
 namespace mezzet {
 
 namespace {
 
-constexpr const char* aLength = "[0-9][0-9.,/ ]*(?:[”′″'\"]+|cm|mm|m|inches|inch|in|feet|foot|ft)?";
+constexpr const char* aLength = "[0-9]+(?:[.,][0-9]+)?(?:[ -]?[0-9]+/[0-9]+)?(?: "
+                                "?(?:[”″′'\"]+|cm|mm|m|inches|inch|in|feet|foot|ft)"
+                                "(?: ?[0-9]+(?:[”″\"]| ?in))?)?";
 
 /// "bookcases either side of the fireplace, 30 wide and 7 feet high", "runners each side of the
 /// bed, 60 x 180", "frames on wall B in two rows, 2 apart": what is said of the pieces themselves
 /// goes before their place.
 void sizesBeforeThePlace(const std::string& line, const Project& job,
                          std::vector<std::string>& out) {
-    if (!mentions(line, {" wide", " deep", " high", " tall", " long", " x ", "x", " apart"}))
+    if (!mentions(line,
+                  {" wide", " deep", " high", " tall", " long", "x", " apart", " between", " gap"}))
         return;
     static const std::string one = fmt::format("{} ?(?:wide|deep|high|tall|long|across)", aLength);
     static const std::string by = fmt::format("{0} ?x ?{0}(?: ?x ?{0})?", aLength);
@@ -32,7 +35,8 @@ void sizesBeforeThePlace(const std::string& line, const Project& job,
         "(?:on|in|at|against|along|under|over|above|below|behind|beside|next to|between|around|"
         "either side of|on either side of|on each side of|each side of|on both sides of|in front "
         "of|opposite|by|near|flanking|left of|right of|to the left of|to the right of) .+?)),? "
-        "(?:each |all )?((?:{0})(?:(?:,| and|, and) (?:{0}))*|{1}|{2} ?apart)( each)?",
+        "(?:each |all )?((?:{0})(?:(?:,| and|, and) (?:{0}))*|{1}|{2} ?(?:apart|between(?: "
+        "them)?|gaps?))( each)?",
         one, by, aLength);
     static const auto words = meaning(pattern.c_str());
     std::smatch found;
@@ -42,7 +46,15 @@ void sizesBeforeThePlace(const std::string& line, const Project& job,
     const auto thing = found[1].str();
     if (!nounIn(thing, job))
         return;
-    out.push_back(fmt::format("{} {}{}", thing, found[3].str(), found[2].str()));
+    // The last clause first, and then what is before it: "…, 16 x 20, 2 between".
+    static const auto between = meaning("(.*?) ?(?:between(?: them)?|gaps?)$");
+    const auto clause = std::regex_replace(found[3].str(), between, "$1 apart");
+    const auto shorter = thing + found[2].str();
+    if (std::smatch more; std::regex_match(shorter, more, words)) {
+        out.push_back(fmt::format("{} {} {}{}", thing, more[3].str(), clause, more[2].str()));
+        return;
+    }
+    out.push_back(fmt::format("{} {}{}", thing, clause, found[2].str()));
 }
 
 /// "six 16x20 frames on wall B in two rows of three, 2 apart", "two rows of four prints over the
@@ -50,13 +62,14 @@ void sizesBeforeThePlace(const std::string& line, const Project& job,
 void inRows(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {" rows", " grid"}))
         return;
-    static const auto first =
-        meaning("(?:(?:put|hang|place|add|make|set) )?(two|three|four|five|[2-5]) rows of "
-                "([a-z0-9]+) (.+?)((?:,? )(?:on|over|above|in|between|beside|next to|left of|right of) "
-                ".+)");
+    static const auto first = meaning(
+        "(?:(?:put|hang|place|add|make|set) )?(two|three|four|five|[2-5]) rows of "
+        "([a-z0-9]+) (.+?)((?:,? )(?:on|over|above|in|between|beside|next to|left of|right of) "
+        ".+)");
     static const auto last = meaning(
         "(?:(?:put|hang|place|add) )?((?:[0-9]+|four|five|six|seven|eight|nine|ten|twelve|fifteen|"
-        "sixteen) .+?)((?:,? (?:on|over|above|between|beside|next to|left of|right of) .+?)?),? (?:in "
+        "sixteen) .+?)((?:,? (?:on|over|above|between|beside|next to|left of|right of) .+?)?),? "
+        "(?:in "
         "|as )?(two|three|four|five|[2-5]) rows?( of [a-z0-9]+)?((?:,? .*)?)");
     static const auto grid = meaning(
         "(?:(?:put|hang|place|add|make) )?(?:an? )?([2-6]) ?(?:x|by) ?([2-6]) (?:grid|block) of "
@@ -67,7 +80,7 @@ void inRows(const std::string& line, const Project& job, std::vector<std::string
         return kind && kind->hangs() && kind->role != Role::sconce;
     };
     static const auto number = [](const std::string& word) {
-        static constexpr std::string_view names[] = {"",    "one", "two",   "three", "four",
+        static constexpr std::string_view names[] = {"",     "one", "two",   "three", "four",
                                                      "five", "six", "seven", "eight"};
         const auto w = foldCase(word);
         for (std::size_t i = 1; i < std::size(names); ++i)
@@ -101,13 +114,13 @@ void inRows(const std::string& line, const Project& job, std::vector<std::string
 }
 
 /// "a low bookcase under each window on wall D": a line for each window of that wall.
-void eachWindowOfAWall(const std::string& line, const Project& job,
-                       std::vector<std::string>& out) {
+void eachWindowOfAWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"window"}))
         return;
-    static const auto words = meaning(
-        "(.+?) (?:the |of the |of )?(each|every|both|all|the) (?:of (?:the )?)?(?:the |two |three )?"
-        "(windows?) (?:on|in|of|along) (?:the )?wall ([a-z])(,? .+)?");
+    static const auto words =
+        meaning("(.+?) (?:the |of the |of )?(each|every|both|all|the) (?:of (?:the )?)?(?:the |two "
+                "|three )?"
+                "(windows?) (?:on|in|of|along) (?:the )?wall ([a-z])(,? .+)?");
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
@@ -142,8 +155,9 @@ void whatItIsFor(const std::string& line, const Project& job, std::vector<std::s
     if (!words.is(line, found) || !nounIn(found[1].str(), job))
         return;
     const auto purpose = found[2].str();
-    static const auto traded = meaning("(?:swap|replace|exchange|change|switch|trade|make|move|turn|"
-                                       "remove|take|leave|keep|use)\\b.*");
+    static const auto traded =
+        meaning("(?:swap|replace|exchange|change|switch|trade|make|move|turn|"
+                "remove|take|leave|keep|use)\\b.*");
     if (std::regex_match(line, traded) || nounIn(purpose, job))
         return;
     if (!piecesNamed("the " + purpose, job).empty() || targetNamed(purpose, job))
@@ -155,99 +169,153 @@ void whatItIsFor(const std::string& line, const Project& job, std::vector<std::s
     out.push_back(found[1].str() + found[3].str());
 }
 
-/// "three shelves on wall D right of the window": over each other, where there is no room for them
-/// in a row; asked where they were refused so.
-void shelvesInAColumn(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"shelves"}) ||
-        mentions(line, {" apart", "above each", "over each", " row", "one above", "one over"}))
-        return;
-    static const auto words = meaning("(?:(?:put|hang|add|place) )?(?:two|three|four|five|six|[2-6]) "
-                                      "(?:[a-z]+ )?shelves .+");
-    if (std::regex_match(line, words) && nounIn(line, job))
-        out.push_back(line + ", one above the other");
-}
-
-/// "crib beside the bed", of one that would go through a wall so: along the bed, its end to the wall
-/// that the bed's head is at, past the nightstand where one stands there; on the side with more room
-/// first.
-void turnedBeside(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Saying words("((?:(?:put|place|add|stand|set) )?(?:an? |the )?(.+?)) (beside|next "
-                              "to|by|near|alongside|(?:to the |on the )?(?:left|right)(?: side)? of) "
-                              "(?:the |my )?(.+)");
+/// "leave 70 each side of the bed": as it stands, where there is as much; else in the middle
+/// between what is on both its sides.
+void leaveAtTheSides(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:leave|keep|have|allow) (?:at least )?([0-9].*?) (?:free |clear )?(?:on |"
+        "at )?(?:each|both|either) (?:side|sides|end|ends) of (.+)");
     std::smatch found;
     if (!words.is(line, found))
         return;
-    const KindPtr kind = nounIn(found[2].str(), job);
-    const auto it = standsNamed(found[4], job);
-    const auto wall = it ? wallBehind(*it.scene, it.piece->id) : std::nullopt;
-    if (!kind || !wall || kind->flat() || kind->size.width <= kind->size.depth ||
-        !kind->takesFloor() || it.piece->kind->role != Role::bed ||
-        pieceNamed(found[2], job) != nullptr)
+    const auto it = standsNamed(found[2], job);
+    const auto least = readLength(found[1].str(), job.notation.units);
+    if (!it || !least)
         return;
-    const auto room = [&](double sign) {
-        double least = 1e300;
+    struct Near {
+        const Wall* wall = nullptr;
+        double off = 1e300;
+    };
+    const auto near = [&](double sign) {
+        Near out_;
         const Vec2 way = it.there->pose.right() * sign;
         for (const Wall& w : job.room->walls)
-            if (dot(w.inward(), way) < -0.7)
-                least = std::min(least, dot(it.there->pose.at - w.start, w.inward()));
-        return least;
+            if (dot(w.inward(), way) < -0.99)
+                if (const double off = dot(it.there->pose.at - w.start, w.inward());
+                    off > 0 && off < out_.off)
+                    out_ = {&w, off};
+        return out_;
     };
-    const auto said = foldCase(found[3].str());
-    std::vector<Side> sides{Side::left, Side::right};
-    if (room(1) > room(-1))
-        std::swap(sides[0], sides[1]);
-    if (said.find("left") != std::string::npos || said.find("right") != std::string::npos)
-        sides = {said.find("left") != std::string::npos ? Side::left : Side::right};
-    const auto size = [&](Length l) { return write(l, job.notation); };
-    for (const Side side : sides) {
-        Length off;
-        for (const Piece& p : job.scheme().pieces)
-            if (std::any_of(p.ties.begin(), p.ties.end(), [&](const Tie& t) {
-                    return t.kind == Tie::Kind::fromPiece && t.side == side &&
-                           t.of == pieceTarget(it.piece->id);
-                }))
-                off = std::max(off, p.size.depth);
-        const bool left = side == Side::left;
-        out.push_back(fmt::format("{} turned {:.0f}, 0 {} of {}, {} from wall {}", found[1].str(),
-                                  turnToFace(it.there->pose.right() * (left ? 1 : -1)).inDegrees(),
-                                  left ? "left" : "right", it.piece->name, size(off),
-                                  wallName(*wall)));
+    const Near left = near(-1);
+    const Near right = near(1);
+    const double half = it.piece->size.width.mm() / 2;
+    if (left.wall == nullptr || right.wall == nullptr ||
+        (left.off + right.off) / 2 - half < least->mm())
+        return;
+    if (left.off - half >= least->mm() && right.off - half >= least->mm())
+        out.push_back(fmt::format("move {} 0 left", it.piece->name));
+    else
+        out.push_back(
+            fmt::format("{} {} from wall {}", it.piece->name,
+                        write(Length::millimetres((left.off + right.off) / 2 - half), job.notation),
+                        left.wall->name));
+}
+
+/// "cushions on the sofa": two, where no number is said; "books on the coffee table": a stack.
+void pluralOnATop(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "((?:put |place |add |set |throw )?)(?:some |a few )?((?:[a-z]+ )?(?:cushion|"
+        "pillow|candle|plant))s (on .+)");
+    static const Saying books(
+        "((?:put |place |add |set )?)(?:some |a few |the )?(?:books|magazines|"
+        "coffee table books) (on (?:the |my )?(.+))");
+    static const auto told = meaning("(?:two|three|four|five|six|the|my|both|all|pair|of) .+");
+    std::smatch found;
+    static const Saying ofThem("((?:put |place |add |set |throw )?)(?:the |some )?([a-z -]+?s) (on "
+                               ".+?),? (two|three|four|five|six|[2-9]) of them");
+    if (ofThem.is(line, found)) {
+        out.push_back(fmt::format("{}{} {} {}", found[1].str(), found[4].str(), found[2].str(),
+                                  found[3].str()));
+        return;
+    }
+    if (words.is(line, found) && !std::regex_match(found[2].str(), told) &&
+        piecesNamed(found[2].str() + "s", job).empty()) {
+        out.push_back(fmt::format("{}two {}s {}", found[1].str(), found[2].str(), found[3].str()));
+    } else if (books.is(line, found)) {
+        const Piece* on = pieceNamed(found[3], job);
+        if (on != nullptr && on->kind->family == Family::table)
+            out.push_back(fmt::format("{}a stack of books {}", found[1].str(), found[2].str()));
     }
 }
 
-/// "two wardrobes on wall B", where they stand only just: side by side in the first free stretch
-/// that has room for all, in its middle.
-void packedOnAWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
+/// "pendants hanging 24 above the nightstands": one over each.
+void pluralOverEach(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
-        "(?:(?:put|place|add|stand|set) )?(two|three|four|a pair of|[2-4]) ([a-z -]+?)s(?: side by "
-        "side| next to each other)? (?:on|against|along|at) (?:the )?wall ([a-z])(?: side by side)?");
+        "((?:put |place |add |hang )?)(?:the |some )?([a-z][a-z -]*?)s,? (?:hanging |"
+        "hung )?([0-9][^,]*?) (above|over) (?:the |both |my |each of the )?([a-z -]+s)");
+    std::smatch found;
+    if (words.is(line, found) && job.library.kit->byWord(found[2].str()) &&
+        piecesNamed(found[2].str() + "s", job).empty() &&
+        piecesNamed("the " + found[5].str(), job).size() > 1)
+        out.push_back(fmt::format("{}a {} {} {} each {}", found[1].str(), found[2].str(),
+                                  found[3].str(), found[4].str(), plainWord(found[5].str())));
+}
+
+/// "two chairs and a little table by the window": the table between them.
+void seatsAndATable(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "((?:put |place |add |set )?)(?:two|2|a pair of) ((?:[a-z]+ )?)(chairs|"
+        "armchairs) (?:and|with) a (?:little |small |side |low |round |tiny )*table"
+        "(?: between(?: them)?)? ((?:by|at|near|beside|under|in front of|on|against|"
+        "opposite|facing) .+)");
     std::smatch found;
     if (!words.is(line, found))
         return;
-    const auto many = foldCase(found[1].str());
-    const int count = many == "three" || many == "3" ? 3 : many == "four" || many == "4" ? 4 : 2;
-    const auto wall = wallIndex(foldCase(found[3].str()));
-    const KindPtr kind = job.library.kit->byWord(found[2].str());
-    const auto scene = sceneOf(job);
-    if (!wall || *wall >= static_cast<int>(job.room->walls.size()) || !kind || kind->hangs() ||
-        !kind->takesFloor() || kind->flat() || !scene)
+    auto place = found[4].str();
+    static const auto atIt = meaning("(?:by|at|near|beside|under|in front of) (?:the |my )?(.+)");
+    if (std::smatch at; std::regex_match(place, at, atIt))
+        if (const auto all = targetsNamed(at[1].str(), job, false);
+            all.size() == 1 && all.front().second.is == Target::Is::window)
+            place = "under " + all.front().first;
+    const auto said = found[2].str() + foldCase(found[3].str());
+    const auto chairs = said == "chairs" ? std::string("armchairs") : said;
+    const KindPtr kind = job.library.kit->byWord(chairs);
+    if (!kind)
         return;
-    const double wide = kind->size.width.mm();
-    constexpr double close = 0.01; // mm
-    for (const auto& [from, to] :
-         freeAlong(**scene, *wall, kind->size.depth.mm(), kind->size.height)) {
-        const double spare = to - from - count * wide;
-        if (spare < -close)
-            continue;
-        std::vector<std::string> lines;
-        for (int i = 0; i < count; ++i)
-            lines.push_back(fmt::format(
-                "add {} against wall {}, {} from the left corner", kind->name, wallName(*wall),
-                write(Length::millimetres(from + std::max(0.0, spare) / 2 + i * wide),
-                      job.notation)));
-        out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
-        return;
+    // They are named as they will be called.
+    Scheme names = job.scheme();
+    std::array<std::string, 2> called;
+    for (auto& name : called) {
+        Piece p;
+        p.kind = kind;
+        p.name = name = names.freeName(kind->name);
+        names.pieces.push_back(std::move(p));
     }
+    out.push_back(fmt::format("{}two {} {}; then add side table between {} and {}", found[1].str(),
+                              chairs, place, called[0], called[1]));
+}
+
+/// "a dining table for four", of no size: as long as so many need (common practice).
+void tableForSoMany(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "((?:put |place |add |set )?(?:an? )?)(?:(?:dining|kitchen|supper) )?table "
+        "(?:for|to seat|that seats|seating) ([a-z]+|[0-9]+)(?: people| persons)?((?:,? "
+        ".*)?)");
+    std::smatch found;
+    if (!words.is(line, found) || onlyDiningTable(job) != nullptr)
+        return;
+    const auto many = found[2].str();
+    WordsReader counted(many, job);
+    int count = 0;
+    const KindPtr kind = job.library.kit->byWord("dining table");
+    constexpr int usual = 5; // up to 8 sit at the one that the kit has
+    constexpr int atUsual = 8;
+    if (!counted.takeCount(count) || count < 1 || count > 30 || !kind ||
+        (count >= usual && count <= atUsual))
+        return;
+    const bool metric = isMetric(job.notation.units);
+    // One at each end, and the others along both sides.
+    const int along = count <= 2 ? 1 : (count - 1) / 2;
+    const Length each = usualBy(job, "diner-width");
+    Length wide = each * std::max(along, count < usual ? 2 : along);
+    Length deep = kind->size.depth;
+    if (count < usual) {
+        wide = metric ? Length::centimetres(count <= 2 ? 80 : 120)
+                      : Length::inches(count <= 2 ? 30 : 48);
+        deep = metric ? Length::centimetres(80) : Length::inches(count <= 2 ? 30 : 32);
+    }
+    out.push_back(fmt::format("{}dining table {} x {}{}", found[1].str(), write(wide, job.notation),
+                              write(deep, job.notation), found[3].str()));
 }
 
 /// What stands before a fire, or is its breast; null for none, or several.
@@ -303,8 +371,8 @@ void onTheMantel(const std::string& line, const Project& job, std::vector<std::s
     static const auto pair = meaning("((?:put |place |set |add |stand )?)(?:a pair of|two|2) "
                                      "([a-z -]+?)s");
     if (std::smatch two; std::regex_match(rest, atTheEnds) && std::regex_match(thing, two, pair)) {
-        out.push_back(fmt::format("{}{}a {} at each end of {}", first, two[1].str(), two[2].str(),
-                                  on));
+        out.push_back(
+            fmt::format("{}{}a {} at each end of {}", first, two[1].str(), two[2].str(), on));
         return;
     }
     // What hangs leans there, and hangs over it where it can't.
@@ -317,19 +385,11 @@ void onTheMantel(const std::string& line, const Project& job, std::vector<std::s
 } // namespace
 
 std::vector<Meaning> meaningsOfOrdersFirst() {
-    return {onTheMantel, inRows};
+    return {onTheMantel, inRows, pluralOnATop, tableForSoMany, seatsAndATable};
 }
 
 std::vector<Meaning> meaningsOfOrders() {
-    return {sizesBeforeThePlace, eachWindowOfAWall, whatItIsFor};
-}
-
-std::vector<std::string> meantClear(std::string_view text, const Project& job) {
-    const std::string line(trimmed(text));
-    std::vector<std::string> out;
-    for (const Meaning one : {&shelvesInAColumn, &turnedBeside, &packedOnAWall})
-        one(line, job, out);
-    return out;
+    return {sizesBeforeThePlace, eachWindowOfAWall, whatItIsFor, leaveAtTheSides, pluralOverEach};
 }
 
 } // namespace mezzet

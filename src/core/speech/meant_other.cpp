@@ -18,153 +18,6 @@ namespace mezzet {
 
 namespace {
 
-/// Pieces that all stand on one side of the same piece.
-struct BesideOne {
-    const Piece* of = nullptr; ///< null where they don't
-    Side side = Side::front;
-    Length gap; ///< of the first
-};
-BesideOne besideOne(const std::vector<const Piece*>& pieces, const Project& job) {
-    BesideOne out;
-    for (const Piece* p : pieces) {
-        const auto tie = std::find_if(p->ties.begin(), p->ties.end(), [](const Tie& t) {
-            return t.kind == Tie::Kind::fromPiece && t.of.is == Target::Is::piece;
-        });
-        if (tie == p->ties.end())
-            return {};
-        const Piece* of = job.scheme().byId(tie->of.piece);
-        if (p == pieces.front())
-            out = {of, tie->side, tie->distance};
-        else if (of != out.of || tie->side != out.side)
-            return {};
-    }
-    return out;
-}
-
-const char* sideWords(Side side) {
-    switch (side) {
-    case Side::front:
-        return "in front of";
-    case Side::behind:
-        return "behind";
-    case Side::left:
-        return "left of";
-    case Side::right:
-        return "right of";
-    }
-    return "";
-}
-Side across(Side side) {
-    switch (side) {
-    case Side::front:
-        return Side::behind;
-    case Side::behind:
-        return Side::front;
-    case Side::left:
-        return Side::right;
-    case Side::right:
-        return Side::left;
-    }
-    return side;
-}
-
-/// Before or behind it, where left and right are along that side.
-bool isLevel(Side side) {
-    return side == Side::front || side == Side::behind;
-}
-
-/// A place at one side of a piece, so far along that side from its middle.
-std::string placeAt(const BesideOne& by, double along, const Project& job) {
-    const auto size = [&](double mm) { return write(Length::millimetres(mm), job.notation); };
-    auto out = fmt::format("{} {} {}, centred on {}", size(by.gap.mm()), sideWords(by.side),
-                           by.of->name, by.of->name);
-    if (std::abs(along) > 0.5)
-        out += fmt::format(", {} {}", size(std::abs(along)),
-                           isLevel(by.side) ? (along < 0 ? "left" : "right")
-                                            : (along < 0 ? "back" : "forward"));
-    return out;
-}
-
-/// How far along its side of that a piece is from the middle, mm; none for what hangs on a wall.
-std::optional<double> alongOf(const Piece& p, const BesideOne& by, const Scene& scene) {
-    const Placed* of = scene.inPlan(by.of->id);
-    const Placed* own = scene.inPlan(p.id);
-    if (of == nullptr || own == nullptr)
-        return {};
-    const Vec2 at = of->pose.toLocal(own->pose.at);
-    return isLevel(by.side) ? at.x : at.y;
-}
-
-/// "move the stools to the other side", of what they are beside: each straight across.
-void toTheOtherSide(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Saying words(
-        "(?:move|put|bring|place|shift|switch|slide|take) (.+?) (?:over |around "
-        "|round |across )?(?:to|on|onto) the (?:other|opposite|far) side"
-        "(?: of (.+))?");
-    std::smatch found;
-    const auto scene = sceneOf(job);
-    if (!scene || !words.is(line, found))
-        return;
-    const auto pieces = piecesNamed(found[1], job);
-    const auto by = pieces.empty() ? BesideOne{} : besideOne(pieces, job);
-    if (by.of == nullptr || (found[2].matched && pieceNamed(found[2], job) != by.of))
-        return;
-    BesideOne other = by;
-    other.side = across(by.side);
-    std::vector<std::string> lines;
-    for (const Piece* p : pieces) {
-        const auto along = alongOf(*p, by, **scene);
-        // What hangs keeps its height, and is only left or right of it.
-        if (p->onWall())
-            lines.push_back(fmt::format("{} {} {} {}", p->name, write(by.gap, job.notation),
-                                        sideWords(other.side), by.of->name));
-        else if (along)
-            lines.push_back(
-                fmt::format("{} {}{}", p->name, placeAt(other, *along, job),
-                            p->kind->isSeat() ? ", facing " + by.of->name : std::string()));
-        else
-            return;
-    }
-    out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
-}
-
-/// "space the stools 28 apart", of what stands on one side of a thing: about its middle, with so
-/// much between them; from middle to middle where they would reach past its ends else.
-void spacedAtASide(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Saying words("(?:space|set|put|have|move|spread|keep) (.+ [0-9].*?) apart(?: from "
-                              "each other)?(?:,? (?:on )?(cent(?:er|re)s?(?: to cent(?:er|re)s?)?|"
-                              "middle to middle))?");
-    std::smatch found;
-    const auto scene = sceneOf(job);
-    if (!scene || !words.is(line, found))
-        return;
-    const auto parted = namedAndFigure(found[1].str(), job);
-    if (!parted || parted->pieces.size() < 2)
-        return;
-    auto pieces = parted->pieces;
-    const auto by = besideOne(pieces, job);
-    const auto figure = readLength(parted->figure, job.notation.units);
-    if (by.of == nullptr || !figure ||
-        std::any_of(pieces.begin(), pieces.end(),
-                    [&](const Piece* p) { return !alongOf(*p, by, **scene); }))
-        return;
-    std::stable_sort(pieces.begin(), pieces.end(), [&](const Piece* a, const Piece* b) {
-        return alongOf(*a, by, **scene) < alongOf(*b, by, **scene);
-    });
-    const double room = (isLevel(by.side) ? by.of->size.width : by.of->size.depth).mm();
-    const double wide = pieces.front()->size.width.mm();
-    const auto many = static_cast<double>(pieces.size());
-    const double between = figure->mm() + wide;
-    const bool middles = found[2].matched || (many - 1) * between + wide > room;
-    const double step = middles ? figure->mm() : between;
-    std::vector<std::string> lines;
-    for (std::size_t i = 0; i < pieces.size(); ++i)
-        lines.push_back(
-            fmt::format("{} {}", pieces[i]->name,
-                        placeAt(by, (static_cast<double>(i) - (many - 1) / 2) * step, job)));
-    out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
-}
-
 /// "move the desk to the other window", of two: the one it is farther from.
 void toTheOtherOpening(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
@@ -265,9 +118,10 @@ void stoolsAtACounter(const std::string& line, const Project& job, std::vector<s
 
 /// "four stools on the far side of the island": the one with more room before it, before or behind.
 void onTheFarSide(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Saying words("(.*?)((?:\\b(?:bar |counter )?stool|\\bchair|\\bbench|[a-z]+)s?) (?:on|"
-                              "along|at|down) the (far|other|room|outer|open|near|wall|inner) side "
-                              "of (?:the |my )?(.+?)((?:,| with) .+)?");
+    static const Saying words(
+        "(.*?)((?:\\b(?:bar |counter )?stool|\\bchair|\\bbench|[a-z]+)s?) (?:on|"
+        "along|at|down) the (far|other|room|outer|open|near|wall|inner) side "
+        "of (?:the |my )?(.+?)((?:,| with) .+)?");
     std::smatch found;
     if (!words.is(line, found))
         return;
@@ -486,8 +340,9 @@ void outlinedOne(const std::string& line, const Project& job, std::vector<std::s
 
 /// "bookcases 30 deep", where there are several: of those there are.
 void theirSizes(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Saying words("(?:the )?([a-z -]+s) ([0-9][^,a-z]*?(?: ?(?:cm|mm|m|in|ft))?(?: "
-                              "(?:deep|wide|high|tall|long)| ?x ?[0-9][^,]*))");
+    static const Saying words(
+        "(?:the )?([a-z -]+s) ([0-9][^,a-z]*?(?: ?(?:cm|mm|m|inches|inch|in|feet|foot|ft))?(?: "
+        "(?:deep|wide|high|tall|long)| ?x ?[0-9][^,]*))");
     std::smatch found;
     if (words.is(line, found) && piecesNamed("the " + found[1].str(), job).size() > 1)
         out.push_back(fmt::format("make the {} {}", found[1].str(), found[2].str()));
@@ -496,12 +351,12 @@ void theirSizes(const std::string& line, const Project& job, std::vector<std::st
 } // namespace
 
 std::vector<Meaning> meaningsOfTheOther() {
-    return {toTheOtherSide, spacedAtASide, toTheOtherOpening,
-            theCounter,     fromSeveral,   widthAtTheEnd};
+    return {toTheOtherOpening, theCounter, fromSeveral, widthAtTheEnd};
 }
 
 std::vector<Meaning> meaningsOfTheOtherFirst() {
-    return {stoolsAtABuiltIn, onTheFarSide, stoolsAtACounter, anotherOfThere, theirSizes, outlinedOne};
+    return {stoolsAtABuiltIn, onTheFarSide, stoolsAtACounter,
+            anotherOfThere,   theirSizes,   outlinedOne};
 }
 
 } // namespace mezzet

@@ -160,10 +160,47 @@ void lightsAlongWall(const std::string& line, const Project& job, std::vector<st
                               wallName(wall->index), found[3].str()));
 }
 
+/// "two pendants along the hall", "three lanterns down the middle of the room": in a row along it,
+/// each in the middle of its share.
+void lightsDownTheRoom(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"along", "down", "length"}))
+        return;
+    static const auto words = meaning(
+        "(?:(?:put|place|add|hang|have) )?(two|three|four|five|six|[2-6]) (?:small |matching |more "
+        ")?"
+        "(.+?)s,? (?:in a (?:row|line) )?(?:evenly )?(?:along|down|over the length of|along the "
+        "length "
+        "of) (?:the )?(?:(?:middle|centre|center|length|whole length) of (?:the "
+        ")?)?(?:hall|hallway|"
+        "corridor|passage|landing|room|kitchen|gallery|entry|entrance)(?:,? evenly(?: spaced)?)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words) || !job.room->closed)
+        return;
+    const KindPtr kind = job.library.kit->byWord(found[2].str());
+    int count = 0;
+    if (!kind || !kind->underCeiling() || !WordsReader(found[1].str(), job).takeCount(count))
+        return;
+    const auto& walls = job.room->walls;
+    const auto longest =
+        std::max_element(walls.begin(), walls.end(),
+                         [](const Wall& a, const Wall& b) { return a.length() < b.length(); });
+    const Box room = job.room->bounds();
+    const double depth = std::abs(longest->inward().x) * room.size().x +
+                         std::abs(longest->inward().y) * room.size().y;
+    const auto length = [&](double mm) {
+        return write(isMetric(job.notation.units) ? Length::centimetres(std::round(mm / 10))
+                                                  : Length::inches(std::round(mm / 25.4)),
+                     job.notation);
+    };
+    out.push_back(fmt::format("{} {}s {} from wall {}, {} apart", count, foldCase(kind->name),
+                              length(depth / 2), longest->name,
+                              length(longest->length().mm() / count)));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOverhead() {
-    return {lightsInRows, lightsAlongWall};
+    return {lightsInRows, lightsAlongWall, lightsDownTheRoom};
 }
 
 } // namespace mezzet

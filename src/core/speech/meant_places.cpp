@@ -452,18 +452,16 @@ void awayFromTheWall(const std::string& line, const Project& job, std::vector<st
     // What has a back is off the wall behind that.
     const bool backed = it.piece->kind->isSeat() || it.piece->kind->role == Role::bed ||
                         it.piece->kind->family == Family::storage;
-    const auto behind =
-        std::find_if(near.begin(), near.end(), [&](const auto& w) {
-            constexpr double square = 0.9;
-            return backed && dot(job.room->walls[static_cast<std::size_t>(w.wall)].inward(),
-                                 it.there->pose.front()) > square;
-        });
+    const auto behind = std::find_if(near.begin(), near.end(), [&](const auto& w) {
+        constexpr double square = 0.9;
+        return backed && dot(job.room->walls[static_cast<std::size_t>(w.wall)].inward(),
+                             it.there->pose.front()) > square;
+    });
     const auto said = found[2].matched ? found[2].str() : found[3].str();
     const auto by = said.empty() ? write(job.library.book->habit("step"), job.notation) : said;
     if (!near.empty())
-        out.push_back(
-            fmt::format("move {} {} away from wall {}", it.piece->name, by,
-                        wallName((behind != near.end() ? *behind : near.front()).wall)));
+        out.push_back(fmt::format("move {} {} away from wall {}", it.piece->name, by,
+                                  wallName((behind != near.end() ? *behind : near.front()).wall)));
 }
 
 /// "space the bookcase and the sideboard evenly on wall C": the same free wall before, between and

@@ -185,8 +185,7 @@ void severalByOne(const std::string& line, const Project& job, std::vector<std::
     const auto all = piecesNamed(found[1], job);
     const auto noun = foldCase(found[3].str());
     // Without an article a word for several is several.
-    if (all.size() < 2 || (found[2].length() == 0 && plainWord(noun) != noun) ||
-        isThere(noun, job))
+    if (all.size() < 2 || (found[2].length() == 0 && plainWord(noun) != noun) || isThere(noun, job))
         return;
     std::string gone;
     for (std::size_t i = 1; i < all.size(); ++i)

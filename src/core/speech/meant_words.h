@@ -93,6 +93,10 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 /// Of what is told in another order; first, of things on a mantel.
 [[nodiscard]] std::vector<Meaning> meaningsOfOrdersFirst();
 [[nodiscard]] std::vector<Meaning> meaningsOfOrders();
+/// Of what stands in a row.
+[[nodiscard]] std::vector<Meaning> meaningsOfSpacing();
+/// Of what takes the place of something else.
+[[nodiscard]] std::vector<Meaning> meaningsOfInstead();
 /// Of lights in rows.
 [[nodiscard]] std::vector<Meaning> meaningsOverhead();
 /// Of curtains by what they reach over; first, of those that hang.

@@ -16,11 +16,13 @@ namespace {
 
 /// What is to mend about a piece, or in all for 0, the weightiest first; `how`: with the line that
 /// mends each.
-Answer toMendOf(const Asking& a, int id, bool how) {
+/// `own`: not what only happens to be measured to it.
+Answer toMendOf(const Asking& a, int id, bool how, bool itself = false) {
     const auto all = judge(*a.scene, *a.job.library.book, a.job.judgement);
     std::vector<const Reading*> own;
     for (const Reading* r : toMendByWeight(all))
-        if (id == 0 || r->isAbout(id))
+        if (id == 0 || (itself ? r->piece == id || r->also == id || r->other == pieceTarget(id)
+                               : r->isAbout(id)))
             own.push_back(r);
     Answer out;
     if (id != 0)
@@ -66,18 +68,19 @@ std::optional<Answer> howHighItHangs(const Asking& a, int id) {
     const Piece& p = *a.scene->pieceById(id);
     std::string now;
     if (p.kind->underCeiling())
-        now = worded("{} hangs with its underside at {}, and is {} high", p.name,
-                     writeGap(a.job.room->ceiling - a.scene->byId(id)->off - p.size.height,
-                              a.job.notation),
-                     writeGap(p.size.height, a.job.notation));
+        now = worded(
+            "{} hangs with its underside at {}, and is {} high", p.name,
+            writeGap(a.job.room->ceiling - a.scene->byId(id)->off - p.size.height, a.job.notation),
+            writeGap(p.size.height, a.job.notation));
     else if (p.onWall())
         now = worded("{} hangs with its centre at {}", p.name,
                      writeGap(Length::millimetres(a.scene->byId(id)->pose.at.y), a.job.notation));
     constexpr int most = 3;
     int count = 0;
     for (const Reading& r : judge(*a.scene, *a.job.library.book, a.job.judgement)) {
-        if (count == most || r.piece != id || r.rule->quantity != Quantity::length || r.rule->seenInPlan ||
-            r.inUse || (!r.band.low && !r.band.high) || r.rule->id == "protrude")
+        if (count == most || r.piece != id || r.rule->quantity != Quantity::length ||
+            r.rule->seenInPlan || r.inUse || (!r.band.low && !r.band.high) ||
+            r.rule->id == "protrude")
             continue;
         out.words += (out.words.empty() ? "" : ". ") + withoutStop(sentenceOf(r, a.wording()));
         ++count;
@@ -117,6 +120,14 @@ std::optional<Answer> whatIsWrong(Asking& a) {
         if (id != 0 && a.in.take({"too far from", "too close to", "too near", "far enough from",
                                   "close enough to", "near enough to", "too far away from"}))
             return howFarFrom(a, pieceTarget(id));
+        if (id != 0 && a.in.take({"too big", "too small", "too large", "too wide", "too narrow",
+                                  "too long", "too short", "too deep", "too shallow", "too tall",
+                                  "big enough", "wide enough", "long enough", "large enough",
+                                  "small enough", "deep enough", "tall enough"})) {
+            a.in.take({"here", "in here", "for the room", "for this room", "for here"});
+            a.end();
+            return toMendOf(a, id, false, true);
+        }
         a.in.take({"hung", "hanging"});
         if (id != 0 && a.in.take({"too low", "too high", "low enough", "high enough",
                                   "at the right height", "the right height", "at a good height",

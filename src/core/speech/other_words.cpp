@@ -311,9 +311,11 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
         "(.+? )(?:on|at|over) ((?:the |both |all )*windows?(?: [0-9])?) and (?:on |at )?((?:the "
         ")?(?:[a-z]+ )?(?:doors?|windows?)(?: [0-9])?)",
         std::regex::icase | std::regex::optimize);
+    static const std::regex added("^(?:put|place|add|hang) ", std::regex::icase);
     if (std::smatch found; std::regex_match(line, found, bothOpenings))
         out.emplace(out.begin(), found[1].str() + "on " + found[2].str(),
-                    found[1].str() + "on " + found[3].str());
+                    "add " + std::regex_replace(found[1].str(), added, "") + "on " +
+                        found[3].str());
     // "two chairs flanking the fireplace, facing the sofa"
     static const std::regex atAFire(
         "((?:put |place |add |set |have )?(?:two|2|a pair of|pair of) .+?) (?:flanking|on either "

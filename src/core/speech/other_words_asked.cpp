@@ -184,10 +184,15 @@ constexpr OtherWords asked[] = {
     {"(?:is|are) (?:the )?(?:hall|hallway|corridor|passage|room|walkway|way|aisle|path) wide "
      "enough(?: .*)?\\??",
      "how wide is the walkway?"},
+    {"how (big|wide|long|large) (?:can|could|may) (?:the |my |our )(.+?) be "
+     "(?:on|against|along|at) "
+     "(?:the )?wall [a-z]\\??",
+     "how $1 should the $2 be?"},
     {"what (?:should|could|can|would|might) (?:i |we )?(?:hang|go|be hung|put|look good)(?: up)? "
      "(?:over|above) (.+?)\\??",
      "what size art over $1?"},
-    {"what (?:kind of |sort of )?(?:art|picture|painting|pictures)(?: goes| should go| would go| fits| "
+    {"what (?:kind of |sort of )?(?:art|picture|painting|pictures)(?: goes| should go| would go| "
+     "fits| "
      "works)? (?:over|above) (.+?)\\??",
      "what size art over $1?"},
     {"(?:can|could) (?:i|we|you|people|guests) (?:still )?(?:pull|draw|slide|push) (?:out )?(.+?) "

@@ -378,7 +378,8 @@ constexpr OtherWords moreInstead[] = {
     {"(.+?),? ([0-9][^,]*?) back(?: from it)?", "$1, $2 from it"},
     {"(.+?) in the alcoves? (?:on |at |to )?(?:either|each|both) sides? of (.+)",
      "$1 either side of $2"},
-    {"((?:put |hang |place |add |set )?)((?:four|six|eight|nine|ten|twelve|[0-9]+) .+?),? (?:in|as) "
+    {"((?:put |hang |place |add |set )?)((?:four|six|eight|nine|ten|twelve|[0-9]+) .+?),? "
+     "(?:in|as) "
      "(two|three|2|3) rows( of (?:two|three|four|five|[0-9]))?\\b(.*)",
      "gallery of $2, in $3 rows$4$5", true},
     {"(?:put |hang |place |add )?two (.+?s),? one at ([0-9][^,]*?) and (?:one|the other) at "

@@ -17,17 +17,43 @@ constexpr OtherWords withinInstead[] = {
      "$3 $1 $2 in $4"},
     {"\\bon the wall (?=(?:by|next to|beside|near) )", ""},
     {"\\bone (?=(?:each|either) (?:side|end)\\b)", "one on "},
-    {"\\b(?:over|across|along|for|on) the (?:full|whole|entire|complete) (?:length|width|run|stretch) "
+    {"\\b(?:over|across|along|for|on) the (?:full|whole|entire|complete) "
+     "(?:length|width|run|stretch) "
      "of (?=(?:the )?wall [a-z]\\b)",
      "along the whole of "},
-    {"^((?!.*\\b(?:curtain|drape|rail|pole|rod)s?\\b).+?),? (?:from )?wall to wall (?:on|along|across) (?:the )?(wall [a-z])$",
+    {"^((?!.*\\b(?:curtain|drape|rail|pole|rod)s?\\b).+?),? (?:from )?wall to wall "
+     "(?:on|along|across) (?:the )?(wall [a-z])$",
      "$1 along the whole of $2"},
-    {"^((?:put |build |have |add )?)wall[- ]to[- ]wall (.+?) (?:on|along|across|against) (?:the )?(wall "
+    {"^((?:put |build |have |add )?)wall[- ]to[- ]wall (.+?) (?:on|along|across|against) (?:the "
+     ")?(wall "
      "[a-z])$",
      "$1$2 along the whole of $3"},
     {"^([^,]+?) in the room, (?=[0-9])", "$1 "},
     {"\\b(desk|study) nook\\b", "desk"},
     {"\\bbaby (cot|crib|bed)\\b", "$1"},
+    {"^(.*?\\b(?:two|three|four|five|six|[2-6]) [a-z ]+?s) (?:above|over) (the [a-z ]+?),? "
+     "(?:hanging |hung "
+     ")?([0-9][^,]*?) (?:above|over|off) (?:the top|it|its top|the counter|the surface|the "
+     "worktop)$",
+     "$1 $3 above $2"},
+    {"^(?:put |place |add |hang )?(?:two|2|a pair of) (.+?)s,? one "
+     "((?:over|on|in|by|at(?! ?[0-9])|under|beside|next "
+     "to|left|right|against|near|above|in front of|behind) [^,]+?),? (?:and )?(?:one|the "
+     "other|another) "
+     "((?:over|on|in|by|at|under|beside|next to|left|right|against|near|above|in front of|behind) "
+     ".+)$",
+     "add a $1 $2; then add a $1 $3"},
+    {"^((?:put |place |add |set )?)(?:the |some )?([a-z -]+?s) "
+     "((?:on|in|by|at|under|beside|against|near|"
+     "above|around|along) .+?),? (two|three|four|five|six|[2-9]) of them$",
+     "$1$4 $2 $3"},
+    {"\\b(?:room|floor)(?:'s)? (?:floor )?area\\b", "area"},
+    {"^((?!.*\\bunder\\b).*\\b(?:rug|carpet)\\b[^,]*?),? ([0-9][^,]*?) (?:past|beyond) the "
+     "(foot|sides?|end) of (the bed)$",
+     "$1 under $4, $2 past the $3"},
+    {"\\bpull (.+?) out ([0-9][^,]*?) (?:at|from|past|beyond) the (foot|end|sides?)(?: of (?:the "
+     ")?bed)?$",
+     "move $1 $2 toward the $3 of the bed"},
     {"\\bhanging (?=(?:over|above|from|in|on|beside) )", ""},
     {"\\bwardrobes? with sliding doors?\\b", "sliding-door wardrobe"},
     // "sofa along wall F, starting from the left corner": right into it.
@@ -144,15 +170,31 @@ constexpr OtherWords withinInstead[] = {
      "$1 to the sill on $2"},
     {"\\b(?:piece|work) of (?:wall )?art(?:work)?\\b", "picture"},
     {"\\b([0-9]\\S*(?: ?(?:cm|mm|m|in|inch|inches))?) (?:drop|in drop|of drop)\\b", "$1 long"},
-    {"\\breading (?:light|lamp)(s?) (?=(?:on |at |to )?(?:each|either|both) sides? of)", "sconce$1 "},
+    {"\\breading (?:light|lamp)(s?) (?=(?:on |at |to )?(?:each|either|both) sides? of)",
+     "sconce$1 "},
+    {"\\bone (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "1 $1"},
+    {"\\btwo (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "2 $1"},
+    {"\\bthree (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "3 $1"},
+    {"\\bfour (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "4 $1"},
+    {"\\bfive (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "5 $1"},
+    {"\\bsix (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "6 $1"},
+    {"\\bseven (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "7 $1"},
+    {"\\beight (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "8 $1"},
+    {"\\bnine (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "9 $1"},
+    {"\\bten (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "10 $1"},
+    {"\\btwelve (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b",
+     "12 $1"},
     {"\\b(?:next to|beside) (?:each other|one another)\\b", "side by side"},
-    {"^(.*\\b(?:rug|carpet)\\b.*?) under (.+?),? (?:with )?(two thirds|half|a third|one third) (?:of "
+    {"^(.*\\b(?:rug|carpet)\\b.*?) under (.+?),? (?:with )?(two thirds|half|a third|one third) "
+     "(?:of "
      "it|under it)$",
      "$1 under the lower $3 of $2"},
     {"^((?:put |place |add |build )?[a-z -]+?) across (?:the )?(wall [a-z])$",
      "$1 along the whole of $2"},
-    {"\\bexten(?:dable|ding|sion) (?:dining )?table ([0-9][^ ]*(?: ?(?:cm|in|m|mm))?)(?: wide| long)?(?: "
-     "to |-| ?/ ?| up to | opening to | extending to |, extends to )[0-9][^ ,]*(?: ?(?:cm|in|m|mm))?",
+    {"\\bexten(?:dable|ding|sion) (?:dining )?table ([0-9][^ ]*(?: ?(?:cm|in|m|mm))?)(?: wide| "
+     "long)?(?: "
+     "to |-| ?/ ?| up to | opening to | extending to |, extends to )[0-9][^ ,]*(?: "
+     "?(?:cm|in|m|mm))?",
      "dining table $1 wide called Extending table"},
     {"(\\b(?:lamps?|lights?|clocks?|vases?|books)) for (the |each |both |either )", "$1 on $2"},
     {"\\b([0-9]\\S*(?: ?(?:cm|mm|m|in|inch|inches|ft|feet))? (?:high|tall)) cabinet\\b",

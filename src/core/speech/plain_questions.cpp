@@ -253,6 +253,56 @@ std::optional<Answer> howMuchPaint(Asking& a) {
     return out;
 }
 
+/// "how much curtain fabric do I need?": of all curtains, or those that are named: widths of cloth
+/// at twice the rail, each cut with a hem and a heading (common practice; from memory).
+std::optional<Answer> howMuchFabric(Asking& a) {
+    a.in.take({"do i need", "do we need", "does it take", "is needed", "will i need",
+               "should i buy", "should i order", "would i need", "to buy", "to order"});
+    std::vector<const Piece*> all;
+    if (a.in.take({"for"})) {
+        a.in.take({"all"});
+        const std::size_t at = a.in.at();
+        a.in.article();
+        if (!a.in.take({"curtains", "drapes", "windows", "window"})) {
+            a.in.goTo(at);
+            all.push_back(a.job.scheme().byId(a.piece()));
+        }
+    }
+    a.end();
+    if (all.empty())
+        for (const Piece& p : a.job.scheme().pieces)
+            if (p.kind->role == Role::curtain && p.size.width > Length{})
+                all.push_back(&p);
+    if (all.empty())
+        return Answer{"There are no curtains yet to cut cloth for"};
+    const bool metric = isMetric(a.job.notation.units);
+    const Length cloth = metric ? Length::centimetres(140) : Length::inches(54);
+    const Length hems = metric ? Length::centimetres(30) : Length::inches(12);
+    constexpr double full = 2; // the cloth over the rail
+    Answer out;
+    Length sum;
+    for (const Piece* p : all) {
+        if (p->kind->role != Role::curtain)
+            return {};
+        const auto widths = static_cast<int>(std::ceil(p->size.width.mm() * full / cloth.mm()));
+        const Length cut = p->size.height + hems;
+        sum = sum + cut * widths;
+        out.words +=
+            worded("{}{}: {} widths of {}, each cut {} long", out.words.empty() ? "" : "; ",
+                   p->name, widths, writeGap(cloth, a.job.notation), writeGap(cut, a.job.notation));
+        out.about.push_back(p->id);
+    }
+    constexpr double yard = 914.4; // mm
+    const double amount = metric ? std::ceil(sum.mm() / 100) / 10
+                                 : std::ceil(sum.mm() / yard * 4) / 4; // to a quarter
+    out.words += metric ? worded(". That is {:g} m of cloth", amount)
+                        : worded(". That is {:g} yards of cloth", amount);
+    out.words += worded(", twice as full as the rail, with {} for hem and heading (assumed); a "
+                        "pattern that repeats wants more",
+                        writeGap(hems, a.job.notation));
+    return out;
+}
+
 /// "how much carpet do I need?": the floor, with a tenth for cutting (common practice).
 std::optional<Answer> howMuchFloor(Asking& a) {
     a.in.take({"do i need", "do we need", "does it take", "is needed", "will i need",
@@ -432,6 +482,13 @@ const std::vector<Question>& plainQuestions() {
          &howMuchPaint,
          "paint for the walls and the ceiling, by their area",
          "how much paint do I need?"},
+        {{"how much curtain fabric", "how much curtain material", "how much fabric",
+          "how much material", "how much cloth", "how many yards of fabric",
+          "how many metres of fabric", "how many meters of fabric",
+          "how many yards of curtain fabric", "how many metres of curtain fabric"},
+         &howMuchFabric,
+         "cloth for the curtains, in widths",
+         "how much curtain fabric do I need?"},
         {{"how much carpet", "how much flooring", "how much floor covering", "how many square feet",
           "how many square metres", "how many square meters", "how much wood floor",
           "how much tile", "how much vinyl", "how much lino", "how much laminate",

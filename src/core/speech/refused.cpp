@@ -2,6 +2,7 @@
 
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "speech/meant_words.h"
 
 #include <regex>
 
@@ -38,6 +39,45 @@ std::optional<Problem> onASill(std::string_view text) {
                    characterCount(text.substr(0, static_cast<std::size_t>(found.position(1))))) +
                1;
     p.width = static_cast<int>(found.length(1));
+    return p;
+}
+
+std::optional<Problem> onADoorLeaf(std::string_view text) {
+    static const std::regex words(
+        "\\bon (?:the )?(?:back|inside|front|outside) of (?:the |my )?(?:[a-z]+ )?door\\b",
+        std::regex::icase | std::regex::optimize);
+    std::match_results<std::string_view::const_iterator> found;
+    if (!std::regex_search(text.begin(), text.end(), found, words))
+        return {};
+    Problem p{"a door's leaf moves, and nothing is hung on it here",
+              "say it like: mirror beside the door; what the leaf carries is no part of the plan"};
+    p.column = static_cast<int>(
+                   characterCount(text.substr(0, static_cast<std::size_t>(found.position())))) +
+               1;
+    p.width = static_cast<int>(found.length());
+    return p;
+}
+
+std::optional<Problem> nothingOnIt(std::string_view text, const Project& job) {
+    static const std::regex words(
+        "\\b(?:everything|all|all the things|the things|whatever is|what is|what's|anything) on "
+        "(?:top of )?(.+?)(?: away| off| out)?$",
+        std::regex::icase | std::regex::optimize);
+    const std::string line(trimmed(text));
+    std::smatch found;
+    if (!std::regex_search(line, found, words))
+        return {};
+    const Piece* on = pieceNamed(found[1].str(), job);
+    const auto& all = job.scheme().pieces;
+    if (on == nullptr || std::any_of(all.begin(), all.end(), [&](const Piece& p) {
+            return p.on.isCarried() && p.on.piece == on->id;
+        }))
+        return {};
+    Problem p{worded("nothing is on {}", on->name), "name what is in the room"};
+    p.column = static_cast<int>(characterCount(
+                   std::string_view(line).substr(0, static_cast<std::size_t>(found.position(1))))) +
+               1;
+    p.width = static_cast<int>(characterCount(line)) - p.column + 1;
     return p;
 }
 

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "room/room.h"
+#include "project/project.h"
 
 #include <optional>
 #include <string_view>
@@ -13,6 +13,10 @@ namespace mezzet {
 [[nodiscard]] std::optional<Problem> whichWall(std::string_view line, const Room&);
 /// "plant on the windowsill": how deep a sill or a mantelshelf is stands nowhere in the notes.
 [[nodiscard]] std::optional<Problem> onASill(std::string_view line);
+/// "mirror on the back of the door": it goes where the leaf goes.
+[[nodiscard]] std::optional<Problem> onADoorLeaf(std::string_view line);
+/// "take out everything on the coffee table", with nothing on it.
+[[nodiscard]] std::optional<Problem> nothingOnIt(std::string_view line, const Project&);
 /// "bring it back", of what the line before took out: it is undone.
 [[nodiscard]] bool isBroughtBack(std::string_view line, std::string_view before);
 /// That what "it" speaks of was taken out; none for a line that doesn't speak of it.

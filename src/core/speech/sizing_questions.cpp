@@ -332,7 +332,7 @@ std::optional<Answer> sizeOf(Asking& a, const AskedOf& of, Asks what) {
     if (of.kind->underCeiling() && of.kind->light && of.kind->light->cutOut <= Length{})
         return hungLight(a, of, what);
     auto out = usualSize(a, *of.kind, what == Asks::depth ? of.piece : nullptr);
-    if (out && (what == Asks::width || what == Asks::length))
+    if (out && what != Asks::height && what != Asks::depth && !of.kind->workedAt)
         tellItsWall(a, of, *out);
     // What one works at on more than one side may be as large as the ways about it leave.
     if (out && of.kind->workedAt && of.piece != nullptr && what != Asks::height)

@@ -327,13 +327,13 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
             if (auto on = heard(fmt::format("{} table lamp{} on it", many[1].str(), many[2].str())))
                 second = std::move(on);
     }
-    // "a stand with a 65 inch tv": on it, where such a thing has its place there.
-    if (!second && them.size() == 1) {
+    // "a stand with a 65 inch tv", "a window seat with two cushions": on it, where it belongs.
+    if (them.size() == 1) {
         const Piece& one = *between->project->scheme().byId(them.front());
-        const KindPtr noun = one.kind->hasTop() && !one.kind->isSeat()
-                                 ? nounIn(parts.second, *between->project)
-                                 : nullptr;
-        if (noun && (noun->standsOn() || noun->family == Family::screen))
+        const KindPtr noun = nounIn(parts.second, *between->project);
+        const bool top = !second && one.kind->hasTop() && !one.kind->isSeat();
+        if (noun && ((top && (noun->standsOn() || noun->family == Family::screen)) ||
+                     (noun->isSoft() && one.kind->takesSoft())))
             if (auto on = heard(parts.second + " on it"))
                 second = std::move(on);
     }
@@ -565,8 +565,9 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
         if (auto plain = asPlainPiece(text, job, to, stopped))
             return std::move(*plain);
     if (!said && !asksFirst(said.problem()))
-        if (auto sill = onASill(text))
-            return std::move(*sill);
+        for (const auto& no : {onASill(text), onADoorLeaf(text), nothingOnIt(text, job)})
+            if (no)
+                return *no;
     if (!said && gone)
         if (auto out = isTakenOut(text))
             return std::move(*out);
