@@ -118,15 +118,15 @@ void packedOnAWall(const std::string& line, const Project& job, std::vector<std:
 /// across from what it is to face.
 void facedFromAcross(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
-        "(?:turn |move |put |have |face )?(.+?) (?:should |to |must |so it )?(?:faces?|"
-        "facing|look(?:s|ing)? at|to|toward|towards) (?:the )?(.+)");
+        "(?:(?:turn |move |put |have )?(.+?) (?:should |to |must |so it )?(?:faces?|facing|"
+        "look(?:s|ing)? at)|(?:face|turn) (.+?) (?:to|toward|towards)) (?:the )?(.+)");
     std::smatch found;
     if (!words.is(line, found))
         return;
-    const auto it = standsNamed(found[1], job);
+    const auto it = standsNamed(found[1].matched ? found[1] : found[2], job);
     if (!it || !wallBehind(*it.scene, it.piece->id))
         return;
-    for (const auto& [name, t] : targetsNamed(found[2], job, false))
+    for (const auto& [name, t] : targetsNamed(found[3], job, false))
         if (const auto wall = wallOf(t, *it.scene))
             if (const auto across = wallAcross(*job.room, *wall)) {
                 out.push_back(
