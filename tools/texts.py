@@ -52,7 +52,7 @@ def plain(text):
 # What says its first text, and what says every text put into it.
 FIRST = ("worded", "told", "tr", "inOwnWords", "tell")
 ALL = ("Problem", "fail", "failAhead", "fault", "refuse", "refused", "no", "bad", "wrong", "LineFault")
-CALL = re.compile(r"\b(" + "|".join(FIRST + ALL) + r")\s*[({]")
+CALL = re.compile(r"\b(" + "|".join(FIRST + ALL) + r")(?:\s+\w+)?\s*[({]")
 
 
 def inside(source, opening):

@@ -251,7 +251,10 @@ Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int co
         if (old)
             for (const Tie& was : p.ties)
                 if (was.kind == Tie::Kind::atPlace)
-                    tie.distance = was.distance;
+                    // No farther under it than its new neighbours leave it room.
+                    tie.distance = was.distance < Length{}
+                                       ? std::max(was.distance, -tuckedAt(p, t, tie))
+                                       : was.distance;
         p.ties = {tie};
         out.acts.emplace_back(PutPiece{std::move(p)});
     }

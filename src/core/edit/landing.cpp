@@ -189,6 +189,37 @@ Length alongside(const Scene& scene, const Piece& other, const Piece& own) {
     return back < Length{} ? usual - back : usual;
 }
 
+namespace {
+
+/// How far along a way a piece on the floor would go to touch what stands there, or an end of the
+/// room, nearest first, mm: where it only just fits no step of a search meets the place.
+std::vector<double> touchingStops(const Scene& scene, const Piece& p, const Pose& pose, Vec2 way) {
+    const Shape own = placed(p.shape(), pose);
+    const double high = extent(own, way);
+    const double low = -extent(own, -way);
+    std::vector<double> out;
+    const auto touch = [&](double from, double to) {
+        out.push_back(to - low);
+        out.push_back(from - high);
+    };
+    for (const Fixture& f : scene.room->fixtures)
+        if (f.takesFloor()) {
+            const Shape s = solid(*scene.room, f);
+            touch(-extent(s, -way), extent(s, way));
+        }
+    for (const Placed& other : scene.floor.placed)
+        if (other.id != p.id)
+            touch(-extent(other.shape, -way), extent(other.shape, way));
+    for (std::size_t i = 0; scene.room->closed && i < scene.room->stretches(); ++i) {
+        const double at = dot(scene.room->stretchAt(i).start, way);
+        touch(at, at);
+    }
+    std::sort(out.begin(), out.end(), [](double a, double b) { return std::abs(a) < std::abs(b); });
+    return out;
+}
+
+} // namespace
+
 Edit landed(const Project& job, Edit edit) {
     if (edit.acts.empty())
         return edit;
@@ -243,6 +274,10 @@ Edit landed(const Project& job, Edit edit) {
         for (double t = step; t < far; t += step)
             for (const double sign : {1.0, -1.0})
                 tried.push_back(unit(ways[0]) * (sign * t));
+        if (!hangs)
+            for (const double t :
+                 touchingStops(*first->scene, *first->piece, first->pose, unit(ways[0])))
+                tried.push_back(unit(ways[0]) * t);
     } else if (ways.size() == 2) {
         for (double r = 2 * step; r < far; r += 2 * step)
             for (int k = 0; k < 16; ++k) {

@@ -260,6 +260,13 @@ Edit LineReader::put(bool fresh) {
     }
     if (isNew && p.kind->isSatInTo())
         sizeForPeople(in, p);
+    if (const auto said = trimmed(in.since(start)); !isNew && !called && !sized && in.done() &&
+                                                    !said.empty() && said.front() >= '0' &&
+                                                    said.front() <= '9')
+        in.fail(start, in.at() - start, worded("{} is there already", p.name),
+                worded("for another one say: a {}; of that one say what it is to be, like: make {} "
+                       "wider",
+                       said, p.name));
     if (!isNew && !called && !sized && in.done() && in.at() > start)
         in.fail(start, in.at() - start, worded("what about {}?", p.name),
                 "say where it goes, like: against wall A, or what is done to it");

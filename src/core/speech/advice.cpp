@@ -199,7 +199,7 @@ std::optional<Answer> howBigRug(Asking& a) {
     if (const Piece* table = seats ? nullptr : onlyDiningTable(a.job))
         return rugUnder(a, *table);
     if (!seats)
-        return Answer{"A rug goes by the seats it holds: there are none yet"};
+        return Answer{worded("A rug goes by the seats it holds: there are none yet")};
     return askedOfFits(a, "rug for seats");
 }
 

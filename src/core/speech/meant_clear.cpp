@@ -156,13 +156,35 @@ void chairsInACorner(const std::string& line, const Project& job, std::vector<st
                     found[last ? 4 : 3].str(), found[last ? 2 : 4].str()));
 }
 
+/// "armchair across from the sofa", where there is less room than people usually sit apart: as far
+/// off as there is, as long as knees and feet have room.
+void acrossCloser(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "((?:put |place |add |set |move )?(?:an? |the |two )?.+?) (?:across from|"
+        "opposite|facing) (?:the |my )?([a-z0-9 ]+)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const Piece* of = pieceNamed(found[2], job);
+    const KindPtr kind = nounIn(found[1].str(), job);
+    if (of == nullptr || !of->kind->isSeat() || !kind || !kind->isSeat())
+        return;
+    const Length usual = usualBy(job, "conversation");
+    const bool metric = isMetric(job.notation.units);
+    const Length step = metric ? Length::centimetres(15) : Length::inches(6);
+    const Length least = metric ? Length::centimetres(120) : Length::inches(48);
+    for (Length l = usual - step; l >= least; l = l - step)
+        out.push_back(fmt::format("{} facing {}, {} from {}", found[1].str(), of->name,
+                                  write(l, job.notation), of->name));
+}
+
 } // namespace
 
 std::vector<std::string> meantClear(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;
-    for (const Meaning one :
-         {&shelvesInAColumn, &turnedBeside, &packedOnAWall, &facedFromAcross, &chairsInACorner})
+    for (const Meaning one : {&shelvesInAColumn, &turnedBeside, &packedOnAWall, &facedFromAcross,
+                              &chairsInACorner, &acrossCloser})
         one(line, job, out);
     return out;
 }

@@ -418,8 +418,28 @@ std::string plainOpenings(const std::string& line, const Project& job) {
     return found.prefix().str() + "the " + found[2].str() + found.suffix().str();
 }
 
+/// "a rug nine by twelve": in figures.
+std::string figuresBy(std::string line) {
+    static const std::regex words("\\b(two|three|four|five|six|seven|eight|nine|ten|twelve) by "
+                                  "(three|four|five|six|seven|eight|nine|ten|twelve|thirteen|"
+                                  "fourteen)\\b",
+                                  std::regex::icase | std::regex::optimize);
+    static constexpr std::string_view names[] = {
+        "zero",  "one",  "two", "three",  "four",   "five",     "six",     "seven",
+        "eight", "nine", "ten", "eleven", "twelve", "thirteen", "fourteen"};
+    const auto figure = [](const std::string& word) {
+        const auto at = std::find(std::begin(names), std::end(names), foldCase(word));
+        return std::to_string(at - std::begin(names));
+    };
+    if (std::smatch found; std::regex_search(line, found, words))
+        return found.prefix().str() + figure(found[1].str()) + " x " + figure(found[2].str()) +
+               found.suffix().str();
+    return line;
+}
+
 /// The line with what is said for other words put as those.
 std::string withinPut(std::string line) {
+    line = figuresBy(std::move(line));
     static const auto all = known({otherWithin()});
     for (const Known& one : all)
         if (one.words.canBeIn(foldCase(line)))
@@ -516,7 +536,8 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
     if (const Piece* table = onlyDiningTable(job);
         table != nullptr &&
         (folded.find("chair") != std::string::npos || folded.find("stool") != std::string::npos ||
-         folded.find("seat") != std::string::npos || folded.find("sit ") != std::string::npos))
+         folded.find("seat") != std::string::npos || folded.find("sit ") != std::string::npos ||
+         folded.find("people") != std::string::npos || folded.find("guests") != std::string::npos))
         whole = replaced(whole, "\\b(?:the|this|that|my|our) table\\b", table->name);
     // "toward the windows", "facing the window", of several in one wall.
     if (const auto wall = folded.find("window") != std::string::npos

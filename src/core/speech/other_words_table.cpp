@@ -231,7 +231,7 @@ constexpr OtherWords others[] = {
      ", ([0-9].*? ?(?:x|by) ?[0-9].*)",
      "$1$2 $4 $3"},
     {"take (.+?) (?:down|off the wall)", "remove $1"},
-    {"(.+?) together (.+)", "$1 $2"},
+    {"((?!.*\\b(?:closer|nearer|close) together\\b).+?) together (.+)", "$1 $2"},
     {"(?:show|tell) me (what.+|where.+|how.+|why.+)", "$1"},
     {"(.+?) (?:in|is) (?:a |the )?(?:colour |color )?([a-z]+)", "colour $1 $2"},
     {"(?:make|have) (.+?) (oval|square|rectangular|oblong)", "replace $1 by a $2 one"},

@@ -31,6 +31,28 @@ constexpr OtherWords withinInstead[] = {
     {"^([^,]+?) in the room, (?=[0-9])", "$1 "},
     {"\\b(desk|study) nook\\b", "desk"},
     {"\\bbaby (cot|crib|bed)\\b", "$1"},
+    {",? (?:with a |of )?(?:diameter|diam|dia\\.?|ø) ?(?:of )?([0-9][^, ]*(?: "
+     "?(?:cm|mm|m|in|inches|inch|ft|"
+     "feet))?),?(?= |$)",
+     " $1 across"},
+    {"([0-9][^, ]*(?: ?(?:cm|mm|m|in|inches|inch|ft|feet))?) (?:in )?(?:diameter|dia\\.?)(?= |,|$)",
+     "$1 across"},
+    {",? spaced ([0-9][^,]*?)(?: apart)?$", ", $1 apart"},
+    {"^((?:hang |put |add )?(?:[a-z]+ )?(?:curtains|drapes)) for (?=the |both |all |each )",
+     "$1 on "},
+    {"^((?:hang |put |add )?(?:[a-z]+ )?(?:curtains|drapes)\\b.*?),? (?:hung |hanging )?(?:down "
+     ")?from the "
+     "ceiling(?: down)?$",
+     "$1 from the ceiling to the floor"},
+    {"\\bwall[- ]?(?:mounted|hung) (?:tv|television|telly|screen)\\b", "wall screen"},
+    {"\\bwall[- ]?(?:mounted|hung) (?=(?:mirror|shelf|shelves|cabinet|desk|basin|coat|hooks?)\\b)",
+     "wall "},
+    {"\\bwall[- ]?(?:mounted|hung) (?=(?:lamp|light|sconce|picture|clock|art)s?\\b)", ""},
+    {"\\b(?:on|against) (?:the )?wall [a-z],? (?=(?:on )?(?:either|each|both) sides? of )", ""},
+    {"^((?:put |place |add )?(?:an? )?)(w ?[0-9]\\S*,? d ?[0-9]\\S*(?:,? h ?[0-9]\\S*)?) "
+     "([a-z][a-z -]*?)(?= "
+     "(?:on|in|against|along|under|by|beside|behind|in front|between|near|opposite|facing) |$)",
+     "$1$3 $2"},
     {"^(.*?\\b(?:two|three|four|five|six|[2-6]) [a-z ]+?s) (?:above|over) (the [a-z ]+?),? "
      "(?:hanging |hung "
      ")?([0-9][^,]*?) (?:above|over|off) (?:the top|it|its top|the counter|the surface|the "

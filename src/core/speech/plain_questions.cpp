@@ -274,7 +274,7 @@ std::optional<Answer> howMuchFabric(Asking& a) {
             if (p.kind->role == Role::curtain && p.size.width > Length{})
                 all.push_back(&p);
     if (all.empty())
-        return Answer{"There are no curtains yet to cut cloth for"};
+        return Answer{worded("There are no curtains yet to cut cloth for")};
     const bool metric = isMetric(a.job.notation.units);
     const Length cloth = metric ? Length::centimetres(140) : Length::inches(54);
     const Length hems = metric ? Length::centimetres(30) : Length::inches(12);

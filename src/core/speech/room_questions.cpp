@@ -332,9 +332,9 @@ std::optional<Answer> behindChairs(Asking& a) {
             least = one;
     }
     if (count == 0)
-        return Answer{"No chair stands at a table yet"};
+        return Answer{worded("No chair stands at a table yet")};
     if (!least)
-        return Answer{"Nothing stands behind the chairs: the room is open there"};
+        return Answer{worded("Nothing stands behind the chairs: the room is open there")};
     const auto gap = [&](double mm) { return writeGap(Length::millimetres(mm), a.job.notation); };
     const auto& book = *a.job.library.book;
     Answer out;
@@ -394,7 +394,7 @@ std::optional<Answer> isBalanced(Asking& a) {
     const auto shares = balanceOf(FloorView(*a.scene)).weight;
     const auto part = [&](std::size_t q) { return static_cast<int>(std::lround(shares[q] * 100)); };
     if (part(0) + part(1) + part(2) + part(3) == 0)
-        return Answer{"Nothing stands on the floor yet"};
+        return Answer{worded("Nothing stands on the floor yet")};
     return Answer{
         worded("Of the weight to the eye {} % stands in the upper left quarter of the plan, "
                "{} % upper right, {} % lower right and {} % lower left",
@@ -418,7 +418,7 @@ std::optional<Answer> whatIsUnmeasured(Asking& a) {
     a.end();
     const auto all = stillToMeasure(FloorView(*a.scene));
     if (all.empty())
-        return Answer{"Nothing is missing in the tape notes for what stands here"};
+        return Answer{worded("Nothing is missing in the tape notes for what stands here")};
     constexpr std::size_t most = 4;
     std::vector<std::string> parts;
     for (std::size_t i = 0; i < std::min(most, all.size()); ++i)

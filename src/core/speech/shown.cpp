@@ -69,6 +69,9 @@ std::optional<SurfaceId> surfaceNamed(const std::string& words, const Project& j
             return theFloor();
     if (what == "ceiling" || what == "ceiling plan")
         return theCeiling();
+    // The first of them, from which one goes on to the others.
+    if ((what == "walls" || what == "elevations" || what == "wall") && !job.room->walls.empty())
+        return onWall(0);
     const auto t = targetNamed(words, job, false);
     return t && t->is == Target::Is::wall ? std::optional(onWall(t->index)) : std::nullopt;
 }
