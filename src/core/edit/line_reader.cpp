@@ -303,7 +303,11 @@ void LineReader::howMany(const Kind& kind, std::size_t start) {
             return;
     }
     // By its singular it is called as well.
-    const auto one = kit.byWord(text.substr(0, text.size() - 1));
+    // Shelves at heights that are told are as many.
+    const bool shelves = foldCase(text).ends_with("shelves");
+    if (shelves && in.endOf("at") > 0)
+        return;
+    const auto one = shelves ? kit.byWord(text) : kit.byWord(text.substr(0, text.size() - 1));
     const bool always = std::any_of(kind.also.begin(), kind.also.end(), [&](const std::string& a) {
         return foldCase(a) == foldCase(text);
     });

@@ -182,9 +182,9 @@ std::optional<Target> cornerFree(const Scene& scene, const Piece& p, std::option
                         near, norm(ow.start + ow.along() * (o.left + o.width / 2).mm() - pose.at));
                 }
             // Beside a door it stands where that is left free, if it can.
-            constexpr double last = 1e6;
-            const double kept = by && !clearOf(scene, p, pose, true) ? last : 0;
-            const double cost = by || p.id != 0 ? norm(pose.at - from) + kept : -near;
+            constexpr double last = 1e10;
+            const double kept = (by || p.id == 0) && !clearOf(scene, p, pose, true) ? last : 0;
+            const double cost = (by || p.id != 0 ? norm(pose.at - from) : -near) + kept;
             if (best && cost >= least)
                 continue;
             Target t;

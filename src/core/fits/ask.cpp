@@ -224,6 +224,8 @@ private:
     FitAnswer there(Piece p) {
         const std::size_t at = in_.at();
         auto said = readPlacement(in_, p, scene_, theFloor());
+        const bool isNew = p.id == 0;
+        const Piece model = p;
         const int id = p.id != 0 ? p.id : job_.scheme().nextId;
         if (p.id == 0)
             p.name = job_.scheme().freeName(p.kind->name);
@@ -233,7 +235,17 @@ private:
         for (Act& a : e->acts)
             if (auto* put = std::get_if<PutPiece>(&a); put != nullptr && put->piece.id == 0)
                 put->piece.id = id;
-        return fitsThere(job_, *e, id);
+        auto found = fitsThere(job_, *e, id);
+        // Where the one that is there is in its way: in place of that.
+        const Piece* like = isNew && !found.yes ? theOneLike(model) : nullptr;
+        const auto without = like != nullptr ? baseWithout(job_, {like->id}) : std::nullopt;
+        if (without)
+            if (auto alone = fitsThere(*without->job, *e, id); alone.yes || alone.heading != found.heading) {
+                alone.heading = worded("Not beside {}; in its place: {}", like->name,
+                                       smallFirst(alone.heading));
+                return alone;
+            }
+        return found;
     }
 
     /// The only piece that is called the same in the end: the queen bed, of a king bed. Null for

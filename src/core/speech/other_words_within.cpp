@@ -31,6 +31,18 @@ constexpr OtherWords withinInstead[] = {
     {"^([^,]+?) in the room, (?=[0-9])", "$1 "},
     {"\\b(desk|study) nook\\b", "desk"},
     {"\\bbaby (cot|crib|bed)\\b", "$1"},
+    {"^(?:put |hang |place |add )?two ((?:[a-z]+ )?)shelves,? one at ([0-9][^,]*?) and (?:one|the "
+     "other) at "
+     "([0-9][^,]*?),? ((?:on|over|above|left|right|beside|under) .+)$",
+     "add a $1shelf $4, at $2; then add a $1shelf $4, at $3"},
+    {"^(?:put |hang |place |add )?two ((?:[a-z]+ )?)shelves,? "
+     "((?:on|over|above|left|right|beside|under) "
+     "[^,]+?),? one at ([0-9][^,]*?) and (?:one|the other) at ([0-9][^,]*?)$",
+     "add a $1shelf $2, at $3; then add a $1shelf $2, at $4"},
+    {"\\bceiling fan with (?:an? )?(?:light|lamp)s?\\b", "ceiling fan"},
+    {"\\b(middle|centre|center) of (?:the )?floor\\b", "$1 of the room"},
+    {"^(?:get|move|take|push|pull|bring) (.+?) out of (?:the way of (.+)|(.+?)'s way)$",
+     "move $1 away from $2$3"},
     {",? (?:with a |of )?(?:diameter|diam|dia\\.?|ø) ?(?:of )?([0-9][^, ]*(?: "
      "?(?:cm|mm|m|in|inches|inch|ft|"
      "feet))?),?(?= |$)",
