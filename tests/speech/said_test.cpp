@@ -68,6 +68,7 @@ TEST(Said, AnySentenceInAnyRoomIsDoneAnsweredOrRefused) {
                                << (after ? "" : after.problem().text());
             ++done;
         }
-    EXPECT_GT(done, static_cast<int>(file.settings.size()));
+    // A good part of them changes something there.
+    EXPECT_GT(done * 8, static_cast<int>(file.settings.size()) * each);
     EXPECT_GT(refused, 0);
 }

@@ -322,7 +322,7 @@ bool liesAlong(const Piece& p) {
 
 bool isHungSoHigh(const Piece& p, Length high) {
     const Length least = Length::inches(30); // nobody hangs a thing lower by its height
-    return p.kind->hangs() && p.size == p.kind->size && high >= least && high > p.size.height * 4;
+    return p.kind->hangs() && p.size == p.kind->size && high >= least && high >= p.size.height * 3;
 }
 
 bool readSizes(WordsReader& in, Piece& p, bool isNew, std::vector<std::string>& notices) {

@@ -248,7 +248,14 @@ std::optional<Answer> whatFits(Asking& a) {
             if (!wall)
                 a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1), "that is no wall",
                           "say it like: what bookcase fits on wall A?");
-            return answerOf(widthsThatFit(a.job, *kind, *wall));
+            // One of that kind that stands there makes room for it.
+            Edit gone;
+            for (const Piece& p : a.job.scheme().pieces)
+                if (p.kind == kind && p.on.isFloor() && wallBehind(*a.scene, p.id) == *wall)
+                    gone.acts.emplace_back(RemovePiece{p.id});
+            const auto without =
+                gone.acts.size() == 1 ? apply(a.job, gone) : Result<Applied>(Problem{});
+            return answerOf(widthsThatFit(without ? *without->project : a.job, *kind, *wall));
         }
     }
     a.in.goTo(from);

@@ -104,9 +104,15 @@ std::optional<Answer> isCentred(Asking& a) {
         a.in.ownWall(one->wall());
     else if (one->on.isFloor())
         a.in.ownWall(wallBehind(*a.scene, id));
-    const Target of = a.in.target();
-    a.end();
+    // "is the bed centred?": on the wall it is at.
     const Piece& p = *a.scene->pieceById(id);
+    const auto own = p.onWall()       ? std::optional(p.wall())
+                     : p.on.isFloor() ? wallBehind(*a.scene, id)
+                                      : std::nullopt;
+    const bool alone = (a.in.done() || a.in.ahead() == "?") && !p.kind->flat();
+    const int wallAt = own.value_or(-1);
+    const Target of = alone && wallAt >= 0 ? wallTarget(wallAt) : a.in.target();
+    a.end();
     const Piece* other = of.is == Target::Is::piece ? a.scene->pieceById(of.piece) : nullptr;
     const auto alongOf = [&](int wall) {
         return a.job.room->walls[static_cast<std::size_t>(wall)].along();

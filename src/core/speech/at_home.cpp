@@ -167,7 +167,9 @@ const Home* homeOf(const Kind& kind) {
                                 "nest-of-tables"});
          },
          [](const Project& job) { return onlyOfRole(job, Role::sofa); }, Stays::beside},
-        {[](const Kind& k) { return isOneOf(k, {"monitor", "desk-lamp"}); },
+        {[](const Kind& k) {
+             return isOneOf(k, {"monitor", "desk-lamp"});
+         },
          [](const Project& job) { return onlyOfRole(job, Role::desk); }, Stays::on},
         {[](const Kind& k) { return k.role == Role::screen && k.standsOn(); },
          [](const Project& job) { return onlyOfIds(job, {"media-console"}); }, Stays::on},

@@ -50,7 +50,8 @@ std::string_view makeAhead(std::string_view lower) {
          "favorite",    "blackout",   "framed",      "gilt",        "gold-framed", "lacquered",
          "distressed",  "reclaimed",  "folding",     "fold-down",   "fold down",   "drop-leaf",
          "drop leaf",   "plug in",    "extending",   "extendable",  "expandable",  "stackable",
-         "plug-in",     "adjustable", "swivelling",  "portable"});
+         "plug-in",     "adjustable", "swivelling",  "portable",    "soft",        "fluffy",
+         "colourful",   "colorful",   "cheap",       "expensive"});
 }
 
 /// Whether a kind of the kit is named next, in up to three words.

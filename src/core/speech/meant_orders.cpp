@@ -44,7 +44,10 @@ void sizesBeforeThePlace(const std::string& line, const Project& job,
     if (line.size() > longest || !std::regex_match(line, found, words))
         return;
     const auto thing = found[1].str();
-    if (!nounIn(thing, job))
+    const KindPtr kind = nounIn(thing, job);
+    // "wall lamps beside the bed, 120 high": how high they hang, and no size.
+    static const auto high = meaning("[^a-z]*(?:cm|mm|m|inches|inch|in|feet|foot|ft)? ?high");
+    if (!kind || (kind->hangs() && std::regex_match(found[3].str(), high)))
         return;
     // The last clause first, and then what is before it: "…, 16 x 20, 2 between".
     static const auto between = meaning("(.*?) ?(?:between(?: them)?|gaps?)$");
@@ -238,6 +241,40 @@ void pluralOnATop(const std::string& line, const Project& job, std::vector<std::
     }
 }
 
+/// "a small rug next to the bed": as such rugs are, where it is none that is there.
+void rugBesideABed(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "((?:put |place |add |lay )?)((?:an? |another )?)(?:small |little )?rug ("
+        "next to|beside|by|(?:to the |on the )?(?:left|right)(?: side)? of) (.*bed)");
+    std::smatch found;
+    if (!words.is(line, found) || (found[2].length() == 0 && !piecesNamed("the rug", job).empty()))
+        return;
+    if (const Piece* bed = pieceNamed(found[4], job);
+        bed != nullptr && bed->kind->role == Role::bed)
+        out.push_back(fmt::format("{}{}bedside rug {} {}", found[1].str(), found[2].str(),
+                                  found[3].str(), found[4].str()));
+}
+
+/// "curtains 250 wide, floor to ceiling": from there, on the window that is named, or the only one.
+void curtainsFromCeiling(const std::string& line, const Project& job,
+                         std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:hang |put |add )?((?:[a-z]+ )?(?:curtains|drapes)) ([0-9][^,]*?) wide"
+        "(?: (?:on|at|over) (.+?))?,? (?:from )?(?:the )?(?:floor to ceiling|ceiling to "
+        "(?:the )?floor|floor to (?:the )?ceiling)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const KindPtr kind = nounIn(found[1].str(), job);
+    const auto windows = targetsNamed(found[3].matched ? found[3].str() : "window", job, false);
+    if (!kind || kind->role != Role::curtain || windows.size() != 1)
+        return;
+    const Length foot = kind->hangAt;
+    out.push_back(fmt::format("add {} {} wide {} high on {}, bottom at {}", found[1].str(),
+                              found[2].str(), write(job.room->ceiling - foot, job.notation),
+                              windows.front().first, write(foot, job.notation)));
+}
+
 /// "pendants hanging 24 above the nightstands": one over each.
 void pluralOverEach(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
@@ -385,7 +422,8 @@ void onTheMantel(const std::string& line, const Project& job, std::vector<std::s
 } // namespace
 
 std::vector<Meaning> meaningsOfOrdersFirst() {
-    return {onTheMantel, inRows, pluralOnATop, tableForSoMany, seatsAndATable};
+    return {onTheMantel,    inRows,        pluralOnATop,       tableForSoMany,
+            seatsAndATable, rugBesideABed, curtainsFromCeiling};
 }
 
 std::vector<Meaning> meaningsOfOrders() {

@@ -31,6 +31,15 @@ constexpr OtherWords withinInstead[] = {
     {"^([^,]+?) in the room, (?=[0-9])", "$1 "},
     {"\\b(desk|study) nook\\b", "desk"},
     {"\\bbaby (cot|crib|bed)\\b", "$1"},
+    {"\\b(?:dark|light|pale|bright) (?=(?:curtains|drapes|blinds?|cushions?|rugs?)\\b)", ""},
+    {"^(?:only keep|keep only|just keep|keep just) (.+)$", "remove everything except $1"},
+    {"^is there (?:an? )?(?:better|nicer|good|other) (?:place|spot|position) for (.+?)\\??$",
+     "where should $1 "
+     "go?"},
+    {"^(?:move|put|shift|push|slide) (.+?) so (?:that )?(?:there is|there's|there are|i have|we "
+     "have) "
+     "([0-9].*?) (?:free |left )?(?:on|at|to) the (.+?) side(?: of it)?$",
+     "$1 $2 from the $3 wall"},
     {"^(?:put |hang |place |add )?two ((?:[a-z]+ )?)shelves,? one at ([0-9][^,]*?) and (?:one|the "
      "other) at "
      "([0-9][^,]*?),? ((?:on|over|above|left|right|beside|under) .+)$",

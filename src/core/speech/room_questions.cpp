@@ -413,6 +413,25 @@ std::optional<Answer> howHighMantel(Asking& a) {
     return {};
 }
 
+/// "how many people can sleep here?": two in a bed for two, by its width.
+std::optional<Answer> howManySleep(Asking& a) {
+    a.in.take({"here", "in here", "in this room", "in the room"});
+    a.end();
+    const Length forTwo = Length::centimetres(130);
+    int count = 0;
+    Answer out;
+    for (const Piece& p : a.job.scheme().pieces) {
+        if (p.kind->role != Role::bed)
+            continue;
+        out.about.push_back(p.id);
+        count += p.kind->id == "bunk-bed" || p.size.width >= forTwo ? 2 : 1;
+    }
+    out.words = count == 0   ? worded("There is no bed to sleep in yet")
+                : count == 1 ? worded("One person can sleep here")
+                             : worded("{} people can sleep here", count);
+    return out;
+}
+
 /// "what is still to measure?"
 std::optional<Answer> whatIsUnmeasured(Asking& a) {
     a.end();
@@ -485,6 +504,11 @@ const std::vector<Question>& roomQuestions() {
         {{"how high is the mantel", "how high is the mantelpiece", "how high is the mantelshelf",
           "how tall is the mantel", "what height is the mantel", "what is the mantel height"},
          &howHighMantel,
+         "",
+         ""},
+        {{"how many people can sleep", "how many people sleep", "how many can sleep",
+          "how many sleep", "how many guests can sleep"},
+         &howManySleep,
          "",
          ""},
         {{"what is still to measure", "what is not measured", "what isn't measured",

@@ -133,7 +133,8 @@ std::optional<Answer> whereToEnd(Asking& a) {
         ends.push_back(std::move(end));
     }
     if (ends.empty())
-        return Answer{worded("No opening gives it a line to end on: end it a border off the walls")};
+        return Answer{
+            worded("No opening gives it a line to end on: end it a border off the walls")};
     // Those with least against them; of those the longest, so that no guest is left on a mat.
     std::stable_sort(ends.begin(), ends.end(), [](const End& x, const End& y) {
         return std::abs(x.cost - y.cost) > 1e-9 ? x.cost < y.cost : x.area > y.area;
