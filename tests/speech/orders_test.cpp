@@ -26,10 +26,10 @@ constexpr const char* narrowWall =
     "units cm\nroom Narrow\nceiling 250\nwall A 420\nwall B 360\n radiator 40 from left, 100\n"
     "wall C 420\n door 300 from left, 80, to Hall\nwall D 360\n";
 
-bool inIt(const std::string& text, const char* part) {
+bool tellsIn(const std::string& text, const char* part) {
     return text.find(part) != std::string::npos;
 }
-double inches(Length l) {
+double inInches(Length l) {
     return l.mm() / 25.4;
 }
 /// Of the pieces of a role, the figures of their places on a wall: from its left, and up.
@@ -46,7 +46,7 @@ HungAt hungAt(const Project& job, Role role) {
         }
     return out;
 }
-std::size_t countOf(const Project& job, const char* kind) {
+std::size_t howManyOf(const Project& job, const char* kind) {
     std::size_t n = 0;
     for (const Piece& p : job.scheme().pieces)
         n += p.kind->id == kind ? 1 : 0;
@@ -63,7 +63,7 @@ TEST(InRows, AsManyRowsAsAreSaidAndNoOthers) {
                              "six 10x12 frames on wall B, three rows, 2 apart"}) {
         const auto hung = afterSaying(job, line);
         const HungAt at = hungAt(hung, Role::art);
-        EXPECT_EQ(countOf(hung, "picture"), 6U) << line;
+        EXPECT_EQ(howManyOf(hung, "picture"), 6U) << line;
         EXPECT_EQ(at.across.size(), 2U) << line;
         EXPECT_EQ(at.up.size(), 3U) << line;
     }
@@ -81,10 +81,10 @@ TEST(InRows, AsManyRowsAsAreSaidAndNoOthers) {
 
 TEST(InRows, WhatDoesNotComeOutIsRefused) {
     const auto job = jobWith({});
-    EXPECT_TRUE(
-        inIt(toldBySaying(job, "gallery of six pictures in two rows of four on wall B"), "not 6"));
-    EXPECT_TRUE(inIt(toldBySaying(job, "gallery of four pictures in 9 rows on wall B"),
-                     "don't hang in so many rows"));
+    EXPECT_TRUE(tellsIn(toldBySaying(job, "gallery of six pictures in two rows of four on wall B"),
+                        "not 6"));
+    EXPECT_TRUE(tellsIn(toldBySaying(job, "gallery of four pictures in 9 rows on wall B"),
+                        "don't hang in so many rows"));
 }
 
 TEST(OnTheMantel, AShelfIsPutOverTheFireAndTheThingOnIt) {
@@ -93,41 +93,41 @@ TEST(OnTheMantel, AShelfIsPutOverTheFireAndTheThingOnIt) {
     const Piece* shelf = clock.scheme().byName("Mantel shelf");
     ASSERT_NE(shelf, nullptr);
     // As wide and as deep as the fireplace, its top at its top.
-    EXPECT_NEAR(inches(shelf->size.width), 60, 1e-6);
-    EXPECT_NEAR(inches(shelf->size.depth), 12, 1e-6);
+    EXPECT_NEAR(inInches(shelf->size.width), 60, 1e-6);
+    EXPECT_NEAR(inInches(shelf->size.depth), 12, 1e-6);
     EXPECT_NEAR(poseOf(clock, "Mantel shelf").at.y + shelf->size.height.mm() / 2, 48 * 25.4, 0.01);
     const Piece* stands = clock.scheme().byName("Mantel clock");
     ASSERT_NE(stands, nullptr);
     EXPECT_EQ(stands->on.piece, shelf->id);
     // The next thing goes on the same one.
     const auto both = afterSaying(clock, "two candlesticks on the mantelpiece, one at each end");
-    EXPECT_EQ(countOf(both, "floating-shelf"), 1U);
-    EXPECT_EQ(countOf(both, "candlestick"), 2U);
+    EXPECT_EQ(howManyOf(both, "floating-shelf"), 1U);
+    EXPECT_EQ(howManyOf(both, "candlestick"), 2U);
     for (const Piece& p : both.scheme().pieces)
         if (p.kind->id == "candlestick")
             EXPECT_EQ(p.on.piece, shelf->id);
 }
 
 TEST(OnTheMantel, WithoutAFireNothingIsPut) {
-    EXPECT_TRUE(inIt(toldBySaying(jobWith({}), "clock on the mantel"), "refused"));
+    EXPECT_TRUE(tellsIn(toldBySaying(jobWith({}), "clock on the mantel"), "refused"));
 }
 
 TEST(SizesBehindThePlace, AreThePiecesOwn) {
     const auto job = jobWith({}, hearthRoom);
     const auto cases =
         afterSaying(job, "bookcases either side of the fireplace, 30 wide and 7 feet high");
-    ASSERT_EQ(countOf(cases, "bookcase"), 2U);
+    ASSERT_EQ(howManyOf(cases, "bookcase"), 2U);
     for (const Piece& p : cases.scheme().pieces) {
-        EXPECT_NEAR(inches(p.size.width), 30, 1e-6);
-        EXPECT_NEAR(inches(p.size.height), 84, 1e-6);
+        EXPECT_NEAR(inInches(p.size.width), 30, 1e-6);
+        EXPECT_NEAR(inInches(p.size.height), 84, 1e-6);
     }
     const auto bed = jobWith({"queen bed against wall A, centred on wall A"});
     const auto runners = afterSaying(bed, "runners either side of the bed, 24 x 72");
-    ASSERT_EQ(countOf(runners, "runner"), 2U);
+    ASSERT_EQ(howManyOf(runners, "runner"), 2U);
     for (const Piece& p : runners.scheme().pieces)
         if (p.kind->flat()) {
-            EXPECT_NEAR(inches(std::min(p.size.width, p.size.depth)), 24, 1e-6);
-            EXPECT_NEAR(inches(std::max(p.size.width, p.size.depth)), 72, 1e-6);
+            EXPECT_NEAR(inInches(std::min(p.size.width, p.size.depth)), 24, 1e-6);
+            EXPECT_NEAR(inInches(std::max(p.size.width, p.size.depth)), 72, 1e-6);
         }
     // Two clauses: the size, and what is between.
     const auto pictures =
@@ -140,33 +140,33 @@ TEST(SizesBehindThePlace, AreThePiecesOwn) {
 TEST(EachWindow, OfOneWallAndNoOther) {
     const auto job = jobWith({}, windowedRoom);
     const auto cases = afterSaying(job, "low bookcase under each window on wall D");
-    ASSERT_EQ(countOf(cases, "low-bookcase"), 2U);
+    ASSERT_EQ(howManyOf(cases, "low-bookcase"), 2U);
     std::set<long> along;
     for (const Piece& p : cases.scheme().pieces)
         along.insert(std::lround(poseOf(cases, p.name.c_str()).at.y / 25.4));
     // Their middles are 48 and 132 from wall D's left, which is where wall C ends.
     EXPECT_EQ(along, (std::set<long>{132, 48}));
-    EXPECT_EQ(countOf(afterSaying(job, "curtains on both windows on wall D"), "curtains"), 2U);
+    EXPECT_EQ(howManyOf(afterSaying(job, "curtains on both windows on wall D"), "curtains"), 2U);
 }
 
 TEST(Curtains, OnTwoWindowsAreTwo) {
     const auto job = jobWith({}, windowedRoom);
     const auto both = afterSaying(job, "curtains on window 1 and window 2");
-    EXPECT_EQ(countOf(both, "curtains"), 2U);
+    EXPECT_EQ(howManyOf(both, "curtains"), 2U);
 }
 
 TEST(ManyOrFew, PluralsOnTopsAreSeveral) {
     const auto job = jobWith({"sofa against wall C", "coffee table 16 in front of Sofa"});
-    EXPECT_EQ(countOf(afterSaying(job, "cushions on the sofa"), "cushion"), 2U);
-    EXPECT_EQ(countOf(afterSaying(job, "cushions on the sofa, four of them"), "cushion"), 4U);
-    EXPECT_EQ(countOf(afterSaying(job, "books on the coffee table"), "books"), 1U);
+    EXPECT_EQ(howManyOf(afterSaying(job, "cushions on the sofa"), "cushion"), 2U);
+    EXPECT_EQ(howManyOf(afterSaying(job, "cushions on the sofa, four of them"), "cushion"), 4U);
+    EXPECT_EQ(howManyOf(afterSaying(job, "books on the coffee table"), "books"), 1U);
 }
 
 TEST(ManyOrFew, ATableForSoManySeatsThem) {
     const auto job = jobWith({});
     const auto width = [&](const char* line) {
         const auto with = afterSaying(job, line);
-        return inches(with.scheme().byName("Dining table")->size.width);
+        return inInches(with.scheme().byName("Dining table")->size.width);
     };
     EXPECT_NEAR(width("a dining table for four"), 48, 1e-6);
     EXPECT_NEAR(width("a dining table for six"), 72, 1e-6);
@@ -179,7 +179,7 @@ TEST(Instead, LightsOfTheLampsAndTwoOfOne) {
                               "two nightstands either side of Queen bed",
                               "table lamp on Nightstand", "a table lamp on Nightstand 2"});
     const auto lit = afterSaying(bed, "sconces instead of lamps, 5 feet off the floor");
-    EXPECT_EQ(countOf(lit, "table-lamp"), 0U);
+    EXPECT_EQ(howManyOf(lit, "table-lamp"), 0U);
     const auto at = hungAt(lit, Role::sconce);
     EXPECT_EQ(at.across.size(), 2U);
     EXPECT_EQ(at.up, (std::set<long>{1524}));
@@ -187,24 +187,24 @@ TEST(Instead, LightsOfTheLampsAndTwoOfOne) {
     EXPECT_NEAR(static_cast<double>(*at.across.rbegin() - *at.across.begin()), 84 * 25.4, 1);
     const auto dresser = jobWith({"dresser 60 wide against wall C"});
     const auto two = afterSaying(dresser, "replace the dresser with two smaller ones");
-    ASSERT_EQ(countOf(two, "dresser"), 2U);
+    ASSERT_EQ(howManyOf(two, "dresser"), 2U);
     for (const Piece& p : two.scheme().pieces)
-        EXPECT_NEAR(inches(p.size.width), 30, 1e-6);
+        EXPECT_NEAR(inInches(p.size.width), 30, 1e-6);
 }
 
 TEST(Instead, WhatIsThereChangesPlacesAndIsNotMadeAnew) {
     const auto job = jobWith({"sofa against wall C", "armchair against wall A, 10 from wall B",
                               "another armchair against wall A, 60 from wall B"});
     // "The sofa" is the one in the room: no second one comes for the chairs.
-    EXPECT_TRUE(inIt(toldBySaying(job, "swap the armchairs with the sofa"), "refused"));
-    EXPECT_EQ(countOf(afterSaying(job, "swap the armchairs for a sofa"), "sofa"), 2U);
+    EXPECT_TRUE(tellsIn(toldBySaying(job, "swap the armchairs with the sofa"), "refused"));
+    EXPECT_EQ(howManyOf(afterSaying(job, "swap the armchairs for a sofa"), "sofa"), 2U);
 }
 
 TEST(WithoutHarm, AsTheWordsAreMeantWhereTheyCanBe) {
     // Two wardrobes of 110 fill the 220 behind the radiator.
     const auto job = jobWith({}, narrowWall);
     const auto two = afterSaying(job, "2 wardrobes on wall B");
-    ASSERT_EQ(countOf(two, "armoire"), 2U);
+    ASSERT_EQ(howManyOf(two, "armoire"), 2U);
     std::set<long> along;
     for (const Piece& p : two.scheme().pieces)
         along.insert(std::lround(poseOf(two, p.name.c_str()).at.y));
@@ -227,13 +227,15 @@ TEST(WithoutHarm, ShelvesThatHaveNoRoomInARowHangOverEachOther) {
 
 TEST(WithoutHarm, AMoveToAWallIsNoMoveToTheOtherOne) {
     const auto bed = jobWith({"double bed against wall D, centred on wall D"}, narrowWall);
-    EXPECT_FALSE(inIt(toldBySaying(bed, "move the bed to wall B"), "Changes nothing"));
+    EXPECT_FALSE(tellsIn(toldBySaying(bed, "move the bed to wall B"), "Changes nothing"));
 }
 
 TEST(Refused, WhatTheLeafOfADoorCarriesAndWhatIsOnNothing) {
     const auto job = jobWith({"coffee table in the middle of the room"});
-    EXPECT_TRUE(inIt(toldBySaying(job, "mirror on the back of the door"), "a door's leaf moves"));
-    EXPECT_TRUE(inIt(toldBySaying(job, "take out everything on the coffee table"),
-                     "nothing is on Coffee table"));
-    EXPECT_TRUE(inIt(toldBySaying(job, "48 inch coffee table"), "for another one say: a 48 inch"));
+    EXPECT_TRUE(
+        tellsIn(toldBySaying(job, "mirror on the back of the door"), "a door's leaf moves"));
+    EXPECT_TRUE(tellsIn(toldBySaying(job, "take out everything on the coffee table"),
+                        "nothing is on Coffee table"));
+    EXPECT_TRUE(
+        tellsIn(toldBySaying(job, "48 inch coffee table"), "for another one say: a 48 inch"));
 }

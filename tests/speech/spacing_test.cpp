@@ -9,7 +9,7 @@ using namespace mezzet::test;
 
 namespace {
 
-bool has(const std::string& text, const char* part) {
+bool tellsThat(const std::string& text, const char* part) {
     return text.find(part) != std::string::npos;
 }
 Project islandJob() {
@@ -67,10 +67,10 @@ TEST(HowHigh, IsAnsweredOfTheHeightAndNothingElse) {
         {"dining table 72 x 36 in the middle of the room", "pendant 34 above Dining table"});
     const auto told = toldBySaying(job, "is the pendant too low?");
     // 30 the table, and 34 over it.
-    EXPECT_TRUE(has(told, "underside at 64\"")) << told;
-    EXPECT_FALSE(has(told, "%")) << told; // nothing of its width
+    EXPECT_TRUE(tellsThat(told, "underside at 64\"")) << told;
+    EXPECT_FALSE(tellsThat(told, "%")) << told; // nothing of its width
     const auto picture = jobWith({"picture on wall A, centre at 66"});
-    EXPECT_TRUE(has(toldBySaying(picture, "is the picture too high?"), "its centre at 66\""));
+    EXPECT_TRUE(tellsThat(toldBySaying(picture, "is the picture too high?"), "its centre at 66\""));
 }
 
 TEST(Cloth, IsCountedInWidths) {
@@ -78,10 +78,11 @@ TEST(Cloth, IsCountedInWidths) {
     // and a foot for hem and heading; 408 inches are 11.33 yards, to the quarter 11.5.
     const auto job = jobWith({"curtains 96 wide 90 high on window 1"});
     const auto told = toldBySaying(job, "how much curtain fabric do I need?");
-    EXPECT_TRUE(has(told, "4 widths of 54\"")) << told;
-    EXPECT_TRUE(has(told, "each cut 102\" long")) << told;
-    EXPECT_TRUE(has(told, "11.5 yards")) << told;
-    EXPECT_TRUE(has(toldBySaying(jobWith({}), "how much fabric do I need?"), "no curtains yet"));
+    EXPECT_TRUE(tellsThat(told, "4 widths of 54\"")) << told;
+    EXPECT_TRUE(tellsThat(told, "each cut 102\" long")) << told;
+    EXPECT_TRUE(tellsThat(told, "11.5 yards")) << told;
+    EXPECT_TRUE(
+        tellsThat(toldBySaying(jobWith({}), "how much fabric do I need?"), "no curtains yet"));
 }
 
 TEST(Seats, AreNotGivenWhereTheyWouldMeet) {
@@ -107,7 +108,7 @@ TEST(OneMore, IsCalledByTheNextNumber) {
     EXPECT_EQ(job.scheme().freeName("Dining chair 1"), "Dining chair 7");
     EXPECT_EQ(job.scheme().freeName("Dining table"), "Dining table 2");
     const auto told = toldBySaying(job, "remove one chair");
-    EXPECT_TRUE(has(told, "Removes Dining chair 6")) << told;
+    EXPECT_TRUE(tellsThat(told, "Removes Dining chair 6")) << told;
 }
 
 TEST(AWordWithItsSort, IsTheSameKind) {
