@@ -19,8 +19,12 @@ std::optional<Vec2> nextStocked(const Project& job, const Piece& p, int way) {
     std::optional<Vec2> best;
     for (const Vec2 s : stockedSizes(job, p)) {
         const bool asItLies = (s.x >= s.y) == (wide >= deep);
-        const bool beyond = way > 0 ? s.x >= wide && s.y >= deep && s.x * s.y > wide * deep
-                                    : s.x <= wide && s.y <= deep && s.x * s.y < wide * deep;
+        // No size is beyond itself by the last digit of a figure.
+        constexpr double same = 0.1; // mm
+        const bool beyond = way > 0 ? s.x > wide - same && s.y > deep - same &&
+                                          s.x * s.y > (wide + same) * (deep + same)
+                                    : s.x < wide + same && s.y < deep + same &&
+                                          s.x * s.y < (wide - same) * (deep - same);
         if (asItLies && beyond && (!best || (s.x * s.y - best->x * best->y) * way < 0))
             best = s;
     }

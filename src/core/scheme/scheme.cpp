@@ -146,8 +146,13 @@ std::string Scheme::freeName(std::string_view wanted) const {
             blank == std::string_view::npos ? std::string_view() : wanted.substr(blank + 1);
         !figure.empty() && figure.size() <= mostDigits &&
         figure.find_first_not_of("0123456789") == std::string_view::npos) {
-        first = std::stoi(std::string(figure)) + 1;
-        wanted = wanted.substr(0, blank);
+        // "Shelf 120" has its own name, and is the first of those.
+        const int own = std::stoi(std::string(figure));
+        const auto base = wanted.substr(0, blank);
+        if (own == 1 || taken(fmt::format("{} {}", base, own - 1)) || (own == 2 && taken(base))) {
+            first = own + 1;
+            wanted = base;
+        }
     }
     for (int i = first;; ++i) {
         auto n = fmt::format("{} {}", wanted, i);

@@ -39,12 +39,22 @@ std::optional<AskedOf> thingAhead(Asking& a) {
     a.in.article();
     AskedOf out;
     const std::size_t name = a.in.at();
+    // "table lamp" is no table, where a longer word for a kind stands there.
+    std::size_t kindEnd = 0;
     try {
-        if (const int id = a.in.piece(); id != 0) {
+        if (a.in.kind() != nullptr)
+            kindEnd = a.in.at();
+    } catch (const LineFault&) {
+        kindEnd = 0;
+    }
+    a.in.goTo(name);
+    try {
+        if (const int id = a.in.piece(); id != 0 && a.in.at() >= kindEnd) {
             out.piece = a.scene->pieceById(id);
             out.kind = out.piece->kind;
             return out;
         }
+        a.in.goTo(name);
     } catch (const LineFault&) {
         // several of them: what is said holds of each
         a.in.goTo(name);

@@ -1,5 +1,6 @@
 // What stands in another order than the line has it, or is told by what it is for: sizes behind the
 // place, each of some windows, pictures in rows, things on a mantel.
+#include "edit/beside_wall.h"
 #include "edit/place.h"
 #include "edit/words_reader.h"
 #include "measure/text.h"
@@ -144,6 +145,72 @@ void eachWindowOfAWall(const std::string& line, const Project& job, std::vector<
         out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
     else if (lines.size() == 1)
         out.push_back(lines.front());
+}
+
+/// "bookcases on either side of the windows", of several in one wall: left of the first of them,
+/// and right of the last.
+void eitherSideOfWindows(const std::string& line, const Project& job,
+                         std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:put |place |add |hang |stand )?(?:an? |two |a pair of )?(.+?)(s?) (?:on |at )?"
+        "(?:either|each|both) sides? of (?:the |both |the two )?windows((?:,? .+)?)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const Opening* first = nullptr;
+    const Opening* last = nullptr;
+    for (const Opening& o : job.room->openings) {
+        if (o.kind != OpeningKind::window)
+            continue;
+        if (first != nullptr && o.wall != first->wall)
+            return;
+        if (first == nullptr || o.left < first->left)
+            first = &o;
+        if (last == nullptr || o.left > last->left)
+            last = &o;
+    }
+    if (first == nullptr || first == last || !nounIn(found[1].str(), job))
+        return;
+    out.push_back(fmt::format("add a {0} left of {1}{3}; then add a {0} right of {2}{3}",
+                              found[1].str(), first->name(), last->name(), found[3].str()));
+}
+
+/// "center everything on the fireplace": all of it moved together, until the middle of what stands
+/// is in line with that.
+void everythingCentred(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:center|centre|line up|move|shift) (?:everything|it all|all of it|the furniture|"
+        "the group|the whole group|all the furniture|the seating) (?:so it is centred |to "
+        "the middle |up )?(?:on|with|in front of|over) (?:the |my )?(.+)");
+    std::smatch found;
+    const auto scene = sceneOf(job);
+    if (!scene || !words.is(line, found))
+        return;
+    const auto t = targetNamed(found[1], job, false);
+    const auto wall = t ? wallIn(*t, *job.room) : std::nullopt;
+    if (!wall || t->is == Target::Is::wall)
+        return;
+    const Wall& w = job.room->walls[static_cast<std::size_t>(*wall)];
+    Box all;
+    bool any = false;
+    for (const Placed& p : (*scene)->floor.placed)
+        if (const Piece* piece = (*scene)->pieceById(p.id);
+            piece != nullptr && !piece->kind->flat()) {
+            all.include(p.pose.at);
+            any = true;
+        }
+    if (!any)
+        return;
+    const double off = dot(middleOf(*t, **scene) - all.centre(), w.along());
+    const Wall* toward = nullptr;
+    for (const Wall& other : job.room->walls)
+        if (dot(other.inward(), w.along()) * off < -0.99 * std::abs(off))
+            toward = &other;
+    if (toward == nullptr || std::abs(off) < 1)
+        return;
+    out.push_back(fmt::format("move everything {} toward wall {}",
+                              write(Length::millimetres(std::abs(off)), job.notation),
+                              toward->name));
 }
 
 /// "a chair for clothes by the wardrobe", "side table beside the sofa for a cup of tea": what it is
@@ -401,7 +468,11 @@ void onTheMantel(const std::string& line, const Project& job, std::vector<std::s
     const auto& on = there == all.end() ? name : there->name;
     // A clock that stands is another than one that hangs.
     static const auto clock = meaning("^((?:put |place |set |add |stand )?)(?:an? |the )?clock$");
-    const auto thing = std::regex_replace(found[1].str(), clock, "$1mantel clock");
+    static const auto lamp =
+        meaning("^((?:put |place |set |add |stand )?(?:an? |the |two |a pair of )?)"
+                "lamp(s?)$");
+    const auto thing = std::regex_replace(
+        std::regex_replace(found[1].str(), clock, "$1mantel clock"), lamp, "$1table lamp$2");
     const auto rest = found[3].str();
     static const auto atTheEnds = meaning(",? (?:one )?(?:on|at) (?:each|either|both) (?:end|side)"
                                           "s?(?: of it)?");
@@ -427,7 +498,8 @@ std::vector<Meaning> meaningsOfOrdersFirst() {
 }
 
 std::vector<Meaning> meaningsOfOrders() {
-    return {sizesBeforeThePlace, eachWindowOfAWall, whatItIsFor, leaveAtTheSides, pluralOverEach};
+    return {eitherSideOfWindows, everythingCentred, sizesBeforeThePlace, eachWindowOfAWall,
+            whatItIsFor,         leaveAtTheSides,   pluralOverEach};
 }
 
 } // namespace mezzet

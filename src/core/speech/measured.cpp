@@ -196,6 +196,17 @@ std::optional<Answer> amongThem(Asking& a) {
     } catch (const LineFault&) {
         ids.clear();
     }
+    if (ids.empty()) { // "the armchairs", of only one
+        a.in.goTo(start);
+        try {
+            a.in.article();
+            if (const int one = a.in.piece(); one != 0)
+                ids.push_back(one);
+            a.in.take({"from each other", "from one another", "apart", "each other"});
+        } catch (const LineFault&) {
+            ids.clear();
+        }
+    }
     if (ids.size() == 1 && (a.in.done() || a.in.ahead() == "?"))
         return Answer{worded("There is only one: {}", a.scene->pieceById(ids.front())->name)};
     if (ids.size() < 2 || !(a.in.done() || a.in.ahead() == "?")) {

@@ -547,7 +547,7 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
         whole =
             replaced(whole,
                      "\\b(toward|towards|to|from|along|facing|face|faces|opposite|across from|away "
-                     "from|nearer|under|below) the windows\\b",
+                     "from|nearer|under|below|off) the windows\\b",
                      by);
         if (wallOfSeveral(OpeningKind::window, *job.room))
             whole = replaced(

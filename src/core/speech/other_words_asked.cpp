@@ -188,6 +188,16 @@ constexpr OtherWords asked[] = {
      "(?:on|against|along|at) "
      "(?:the )?wall [a-z]\\??",
      "how $1 should the $2 be?"},
+    {"how (?:large|big|wide) should (?:the |an? )?(?:art|artwork|picture|painting|print|mirror) be "
+     "(?:over|"
+     "above) (.+?)\\??",
+     "what size art over $1?"},
+    {"(?:what|which) size (?:of )?(?:table )?lamps? (?:do i need |should i get |goes |fits "
+     ")?(?:for|on) "
+     "(?:the |a |my )?(?:console|nightstand|bedside table|sideboard|side table|end "
+     "table|dresser|desk)s?"
+     "\\??",
+     "how big is a table lamp?"},
     {"what (?:should|could|can|would|might) (?:i |we )?(?:hang|go|be hung|put|look good)(?: up)? "
      "(?:over|above) (.+?)\\??",
      "what size art over $1?"},

@@ -31,6 +31,16 @@ constexpr OtherWords withinInstead[] = {
     {"^([^,]+?) in the room, (?=[0-9])", "$1 "},
     {"\\b(desk|study) nook\\b", "desk"},
     {"\\bbaby (cot|crib|bed)\\b", "$1"},
+    {"\\bhow far back (?=should|do|must)", "how far "},
+    {"\\b(?:by|beside|next to|near) the (left|right)(?:[- ]hand)? (?:arm|end|side) of (?=the |my )",
+     "$1 of "},
+    {"^(?:hang |put |add )?((?:[a-z]+ )?(?:curtains|drapes))((?: (?:on|at|over) [^,]+?)?),? "
+     "(?:hung )?high and "
+     "wide$",
+     "hang $1 high and wide$2"},
+    {"^((?:two|2) )(?:small |smaller |little )?(.+?s) instead of (?:the |just )?one$",
+     "replace the $2 with "
+     "two smaller ones"},
     {"\\b(?:dark|light|pale|bright) (?=(?:curtains|drapes|blinds?|cushions?|rugs?)\\b)", ""},
     {"^(?:only keep|keep only|just keep|keep just) (.+)$", "remove everything except $1"},
     {"^is there (?:an? )?(?:better|nicer|good|other) (?:place|spot|position) for (.+?)\\??$",

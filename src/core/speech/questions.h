@@ -52,6 +52,7 @@ adviceQuestions();                                           ///< how high, what
 [[nodiscard]] const std::vector<Question>& mendingQuestions();  ///< what would mend it
 [[nodiscard]] const std::vector<Question>& standingQuestions(); ///< what is near, who sees
 [[nodiscard]] const std::vector<Question>& alignedQuestions();  ///< centred, opposite, which way
+[[nodiscard]] const std::vector<Question>& helpQuestions();     ///< how a thing is done
 [[nodiscard]] const std::vector<Question>& viewQuestions();     ///< what one sees from a place
 
 } // namespace mezzet

@@ -1,12 +1,14 @@
 // How large a thing should be, how high, how far from another: by the rule book's bands and what is
 // there to measure, for things that are not in the room yet as for those that are.
 #include "edit/arrange.h"
+#include "edit/beside_wall.h"
 #include "edit/words_reader.h"
 #include "fits/fits.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "room/facts.h"
 #include "scheme/on_wall.h"
+#include "scheme/spoken.h"
 #include "scheme/words.h"
 #include "speech/asked_of.h"
 
@@ -201,7 +203,21 @@ Answer hungSize(Asking& a, const AskedOf& of) {
     const Piece* under = nullptr;
     if (a.in.take({"over", "above"})) {
         a.in.article();
-        under = a.scene->pieceById(a.piece());
+        const Target t = a.in.target();
+        // Over a fireplace, a window or a radiator: by how wide that is.
+        const auto wall = t.is != Target::Is::piece ? wallOf(t, *a.scene) : std::nullopt;
+        const auto box =
+            wall && t.is != Target::Is::wall ? boxOn(t, *wall, *a.scene) : std::nullopt;
+        if (t.is == Target::Is::piece) {
+            under = a.scene->pieceById(t.piece);
+        } else if (box) {
+            a.end();
+            const auto name = spoken(t, a.wording());
+            out.words = worded("Over {}: its width {}", name,
+                               shareOf(a, share, Length::millimetres(box->size().x), name));
+            out.words += worded("; its foot {} above that", bandSaid(a, bandOf(a, "art-above")));
+            return out;
+        }
     }
     if (under == nullptr && of.piece != nullptr)
         for (const Tie& t : of.piece->ties)

@@ -41,10 +41,10 @@ void Asking::end() const {
 namespace {
 
 std::vector<const std::vector<Question>*> questionTables() {
-    return {&lightQuestions(),    &rugQuestions(),    &measuredQuestions(), &sizeQuestions(),
-            &distanceQuestions(), &sizingQuestions(), &adviceQuestions(),   &mendingQuestions(),
-            &plainQuestions(),    &doorQuestions(),   &roomQuestions(),     &standingQuestions(),
-            &viewQuestions(),     &alignedQuestions()};
+    return {&lightQuestions(),    &rugQuestions(),     &measuredQuestions(), &sizeQuestions(),
+            &distanceQuestions(), &sizingQuestions(),  &adviceQuestions(),   &mendingQuestions(),
+            &plainQuestions(),    &doorQuestions(),    &roomQuestions(),     &standingQuestions(),
+            &viewQuestions(),     &alignedQuestions(), &helpQuestions()};
 }
 
 /// Questions by the most particular beginning first.
