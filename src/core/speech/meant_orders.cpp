@@ -342,6 +342,67 @@ void curtainsFromCeiling(const std::string& line, const Project& job,
                               windows.front().first, write(foot, job.notation)));
 }
 
+/// "pendant 10 lower", of what hangs from the ceiling: so much farther down, and no other size.
+void lightLower(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:hang |move |put )?(.+?) ([0-9][^a-z,]*(?: ?(?:cm|mm|m|inches|inch|in|feet|"
+        "foot|ft))?) (lower|higher)(?: down| up)?");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    if (const Piece* p = pieceNamed(found[1], job); p != nullptr && p->on.isCeiling())
+        out.push_back(fmt::format("{} {} {}",
+                                  foldCase(found[3].str()) == "lower" ? "lower" : "raise", p->name,
+                                  found[2].str()));
+}
+
+/// "two chairs against wall C", where chairs of one kind stand at a table: two more of those.
+void chairsLikeThose(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "((?:put |place |add |stand )?(?:two|three|four|a pair of|[2-4]) )(?:more |extra |"
+        "spare |other )?chairs ((?:against|along|on|by|beside|next to|in|either side of|on "
+        "either side of|under|between) .+)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    KindPtr kind;
+    for (const Piece& p : job.scheme().pieces)
+        if (p.kind->role == Role::diningChair) {
+            if (kind && kind != p.kind)
+                return;
+            kind = p.kind;
+        }
+    if (kind)
+        out.push_back(
+            fmt::format("{}{}s {}", found[1].str(), foldCase(kind->name), found[2].str()));
+}
+
+/// "a bench 160 on the window side": of the table that is there.
+void onASideOfTheTable(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words("(.*\\b(?:bench|chairs?)\\b.*) on the ([a-z]+) side");
+    std::smatch found;
+    const Piece* table = onlyDiningTable(job);
+    if (table != nullptr && words.is(line, found))
+        out.push_back(fmt::format("{} of {}", line, table->name));
+}
+
+/// "plants in both corners of wall A": one in each.
+void inBothCorners(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:put |place |add |stand )?(?:an? |two |a pair of )?([a-z -]+?)s? in (?:both|each|"
+        "the two) (?:of the )?corners? (?:of|on|at) (?:the )?wall ([a-z])");
+    std::smatch found;
+    if (!words.is(line, found) || !nounIn(found[1].str(), job))
+        return;
+    const auto wall = wallIndex(foldCase(found[2].str()));
+    const auto n = static_cast<int>(job.room->walls.size());
+    if (!wall || *wall >= n || n < 3)
+        return;
+    const auto named = [&](int i) { return wallName((i + n) % n); };
+    out.push_back(fmt::format("add a {0} in corner {1}{2}; then add a {0} in corner {2}{3}",
+                              found[1].str(), named(*wall - 1), named(*wall), named(*wall + 1)));
+}
+
 /// "pendants hanging 24 above the nightstands": one over each.
 void pluralOverEach(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
@@ -493,13 +554,14 @@ void onTheMantel(const std::string& line, const Project& job, std::vector<std::s
 } // namespace
 
 std::vector<Meaning> meaningsOfOrdersFirst() {
-    return {onTheMantel,    inRows,        pluralOnATop,       tableForSoMany,
-            seatsAndATable, rugBesideABed, curtainsFromCeiling};
+    return {onTheMantel,     inRows,           pluralOnATop,        tableForSoMany,
+            seatsAndATable,  rugBesideABed,    curtainsFromCeiling, lightLower,
+            chairsLikeThose, onASideOfTheTable};
 }
 
 std::vector<Meaning> meaningsOfOrders() {
     return {eitherSideOfWindows, everythingCentred, sizesBeforeThePlace, eachWindowOfAWall,
-            whatItIsFor,         leaveAtTheSides,   pluralOverEach};
+            whatItIsFor,         leaveAtTheSides,   pluralOverEach,      inBothCorners};
 }
 
 } // namespace mezzet

@@ -31,6 +31,17 @@ constexpr OtherWords withinInstead[] = {
     {"^([^,]+?) in the room, (?=[0-9])", "$1 "},
     {"\\b(desk|study) nook\\b", "desk"},
     {"\\bbaby (cot|crib|bed)\\b", "$1"},
+    {"\\bthe two end chairs\\b", "the end chairs"},
+    {"^is ([0-9][^ ]*(?: ?(?:cm|m|mm|in|inches|inch|ft|feet))?) (behind .+?) enough\\??$",
+     "is $1 enough $2?"},
+    {"^((?:[a-z]+ )?(?:curtains|drapes)) (?:on|at|over) ([^,]+?),? ([0-9][^,]*?) wider (?:on|at) "
+     "(?:each|both|either) sides?$",
+     "$1 $3 wider than $2 on each side"},
+    {"^((?:put |add )?(?:an? )?(?:rug|carpet)) (?:that is |which is )?([0-9][^,]*?) "
+     "(?:bigger|larger|wider) "
+     "than (the .+?)(?:,? (?:all (?:a)?round|on (?:all|every|each) sides?|each way))?$",
+     "$1 under $3 that reaches $2 past it"},
+    {"^which ([a-z ]+?) size (?:for|over) (.+)$", "what size $1 for $2"},
     {"\\bhow far back (?=should|do|must)", "how far "},
     {"\\b(?:by|beside|next to|near) the (left|right)(?:[- ]hand)? (?:arm|end|side) of (?=the |my )",
      "$1 of "},
@@ -270,7 +281,7 @@ constexpr OtherWords withinInstead[] = {
     {"\\b(low )?shel(?:f|ving|ves) unit\\b", "$1bookcase"},
     {"\\b(instead of|in place of|replace|swap|exchange) the ([a-z-]+) and ([a-z-]+s)\\b",
      "$1 the $2 and the $3"},
-    {"\\bon both (?:of the )?(?:sides|ends) of\\b", "either side of"},
+    {"\\bon both (?:of the )?sides of\\b", "either side of"},
     {"\\b(?:at|on) both (?:of the )?ends of\\b", "at each end of"},
     {"\\bback ?to ?back with\\b", "behind"},
     {"\\b(?:in|inside|within) the window (?:recess|reveal|frame|opening)\\b", "on the window"},
