@@ -54,6 +54,22 @@ TEST_F(Panels, TheLineShowsWhatItIsAskedFor) {
     EXPECT_EQ(session().project(), was) << "nothing is changed by looking";
 }
 
+TEST_F(Panels, AnAnswerThatMarksNothingStaysUntilSomethingIsTyped) {
+    session().select({session().project()->scheme().pieces.front().id});
+    auto* edit = window->line()->edit();
+    edit->setFocus();
+    QTest::keyClicks(edit, "what is the area?");
+    QTest::keyClick(edit, Qt::Key_Return);
+    const auto told = [&] { return window->line()->preview().contains("The floor is"); };
+    ASSERT_TRUE(QTest::qWaitFor(told, 5000)) << qPrintable(window->line()->preview());
+    // Longer than the line waits before it shows what can be said of the chosen.
+    QTest::qWait(600);
+    EXPECT_TRUE(told()) << qPrintable(window->line()->preview());
+    QTest::keyClicks(edit, "s");
+    QTest::qWait(50);
+    EXPECT_FALSE(told());
+}
+
 TEST_F(Panels, TheLinePrintsAndZoomsByTheWindowsOwnActs) {
     int printed = 0;
     auto* print = window->findChild<QAction*>("print:plan");

@@ -56,8 +56,8 @@ LineBar::LineBar(JobSession& session, QWidget* parent) : QFrame(parent), session
     idle_.setSingleShot(true);
     idle_.setInterval(idleMilliseconds);
     connect(&idle_, &QTimer::timeout, this, [this] {
-        if (!told_.isActive() && edit_->text().isEmpty() && session_.marks().empty() &&
-            !session_.inTrial())
+        if (!told_.isActive() && !answered_ && edit_->text().isEmpty() &&
+            session_.marks().empty() && !session_.inTrial())
             showOpenings();
     });
     pause_.setSingleShot(true);
@@ -91,7 +91,8 @@ LineBar::LineBar(JobSession& session, QWidget* parent) : QFrame(parent), session
     for (const auto changed :
          {&JobSession::selectionChanged, &JobSession::surfaceChanged, &JobSession::jobChanged})
         connect(&session, changed, this, [this] {
-            // Never while something is dragged.
+            // Never while something is dragged. An answer comes after what it shows.
+            answered_ = false;
             if (!session_.inTrial() && edit_->text().isEmpty())
                 idle_.start();
         });
@@ -102,6 +103,7 @@ QString LineBar::preview() const {
 }
 
 void LineBar::tell(const QString& words, bool trouble) {
+    answered_ = false;
     // Whole, for it may end in a caution.
     preview_->setWordWrap(true);
     preview_->setText(words);
@@ -114,6 +116,7 @@ void LineBar::tell(const QString& words, bool trouble) {
 
 void LineBar::refresh() {
     const auto text = edit_->text();
+    answered_ = false;
     preview_->setToolTip({});
     preview_->setStyleSheet(QString("color: %1; font-size: 13px;").arg(look().soft.name()));
     preview_->setWordWrap(false);
@@ -253,7 +256,8 @@ void LineBar::showOpenings() {
 
 void LineBar::answer(const QString& words) {
     tell(words, false);
-    told_.stop(); // it stays until something is typed
+    told_.stop();
+    answered_ = true;
     preview_->setStyleSheet(QString("color: %1; font-size: 13px;").arg(look().ink.name()));
 }
 

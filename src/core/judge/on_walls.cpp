@@ -145,6 +145,10 @@ void judgeProtrude(const WallContext& c) {
         for (const Standing& s : c.shared.face(p.wall()).standing)
             kept = kept || (!c.scene.floor.piece(s.index).kind->flat() && s.off < walk.mm() &&
                             s.left < b.high.x && s.right > b.low.x);
+        // So does the breast under a mantelshelf.
+        for (const Fixture& f : c.scene.room->fixtures)
+            kept = kept || (f.isBreast() && f.wall == p.wall() && f.left.mm() < b.high.x &&
+                            (f.left + f.width).mm() > b.low.x);
         if (kept)
             continue;
         c.addOnWall(p.wall(), p.id, {}, Amount::of(p.size.depth), c.band, {b.low.x, b.centre().y},

@@ -565,11 +565,12 @@ void anotherNamed(const std::string& line, const Project& job, std::vector<std::
 std::vector<std::string> meantFirst(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;
-    for (const auto& all : {meaningsOfRecesses(), meaningsFirst(), meaningsOfHungFirst(),
-                            meaningsOfCurtainsFirst(), meaningsOfTheOtherFirst(),
-                            meaningsByPiecesFirst(), meaningsOfTablesFirst(), meaningsOfRoomFirst(),
-                            meaningsOfRugsFirst(), meaningsOfSizeFirst(), meaningsOfHomeFirst(),
-                            meaningsOfTurnsFirst(), meaningsOfBaysFirst(), meaningsOfOrdersFirst()})
+    for (const auto& all :
+         {meaningsOfRecesses(), meaningsFirst(), meaningsOfHungFirst(), meaningsOfCurtainsFirst(),
+          meaningsOfTheOtherFirst(), meaningsByPiecesFirst(), meaningsOfTablesFirst(),
+          meaningsOfRoomFirst(), meaningsOfRugsFirst(), meaningsOfSizeFirst(),
+          meaningsOfHomeFirst(), meaningsOfTurnsFirst(), meaningsOfBaysFirst(),
+          meaningsOfOrdersFirst(), meaningsOfMantelFirst()})
         for (const Meaning& one : all)
             one(line, job, out);
     return out;

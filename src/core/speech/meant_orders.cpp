@@ -79,8 +79,13 @@ void inRows(const std::string& line, const Project& job, std::vector<std::string
         "(?:(?:put|hang|place|add|make) )?(?:an? )?([2-6]) ?(?:x|by) ?([2-6]) (?:grid|block) of "
         "(.+?)((?:,? )(?:on|over|above|in|between|beside|next to|left of|right of) .+)");
     std::smatch found;
-    const auto hangs = [&](const std::string& words) {
-        const KindPtr kind = nounIn(words, job);
+    // A print that hangs is a picture.
+    static const auto print = meaning("\\bprint(s?)\\b");
+    const auto hung = [](const std::string& words_) {
+        return std::regex_replace(words_, print, "picture$1");
+    };
+    const auto hangs = [&](const std::string& words_) {
+        const KindPtr kind = nounIn(hung(words_), job);
         return kind && kind->hangs() && kind->role != Role::sconce;
     };
     static const auto number = [](const std::string& word) {
@@ -97,15 +102,15 @@ void inRows(const std::string& line, const Project& job, std::vector<std::string
         const int down = number(found[2]);
         if (hangs(found[3]))
             out.push_back(fmt::format("gallery of {} {}, in {} rows{}", across * down,
-                                      found[3].str(), down, found[4].str()));
+                                      hung(found[3].str()), down, found[4].str()));
         return;
     }
     if (std::regex_match(line, found, first)) {
         const int rows = number(found[1]);
         const int each = number(found[2]);
         if (rows * each > 1 && hangs(found[3]))
-            out.push_back(fmt::format("gallery of {} {}, in {} rows{}", rows * each, found[3].str(),
-                                      rows, found[4].str()));
+            out.push_back(fmt::format("gallery of {} {}, in {} rows{}", rows * each,
+                                      hung(found[3].str()), rows, found[4].str()));
         return;
     }
     if (!std::regex_match(line, found, last) || !hangs(found[1]))
@@ -113,8 +118,8 @@ void inRows(const std::string& line, const Project& job, std::vector<std::string
     std::string rest = found[5];
     if (!rest.empty() && !rest.starts_with(","))
         rest = "," + rest;
-    out.push_back(fmt::format("gallery of {}, in {} rows{}{}{}", found[1].str(), found[3].str(),
-                              found[4].str(), found[2].str(), rest));
+    out.push_back(fmt::format("gallery of {}, in {} rows{}{}{}", hung(found[1].str()),
+                              found[3].str(), found[4].str(), found[2].str(), rest));
 }
 
 /// "a low bookcase under each window on wall D": a line for each window of that wall.
@@ -403,6 +408,21 @@ void inBothCorners(const std::string& line, const Project& job, std::vector<std:
                               found[1].str(), named(*wall - 1), named(*wall), named(*wall + 1)));
 }
 
+/// "three prints on wall D": on a wall they are pictures, and stand on no floor before it.
+void printsOnAWall(const std::string& line, const Project&, std::vector<std::string>& out) {
+    if (!mentions(line, {"print"}))
+        return;
+    static const auto words =
+        meaning("(?!print(?:s)? |print$)(.*?)\\bprint(s?)\\b((?: [0-9].*?)?,? (?:on|along|"
+                "across) (?:the )?wall [a-z]\\b.*)");
+    static const auto bare = meaning("(print)(s?) ((?:on|along) (?:the )?wall [a-z]\\b.*)");
+    std::smatch found;
+    if (std::regex_match(line, found, words))
+        out.push_back(fmt::format("{}picture{}{}", found[1].str(), found[2].str(), found[3].str()));
+    else if (std::regex_match(line, found, bare))
+        out.push_back(fmt::format("picture{} {}", found[2].str(), found[3].str()));
+}
+
 /// "pendants hanging 24 above the nightstands": one over each.
 void pluralOverEach(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
@@ -483,78 +503,10 @@ void tableForSoMany(const std::string& line, const Project& job, std::vector<std
                               write(deep, job.notation), found[3].str()));
 }
 
-/// What stands before a fire, or is its breast; null for none, or several.
-const Fixture* onlyBreast(const Project& job) {
-    const Fixture* found = nullptr;
-    for (const Fixture& f : job.room->fixtures)
-        if (f.isBreast()) {
-            if (found != nullptr)
-                return nullptr;
-            found = &f;
-        }
-    return found;
-}
-
-/// "clock on the mantel", "a pair of candlesticks on the mantelpiece, one at each end": on a shelf
-/// over the fire, which is put there first where there is none: as wide as the breast, on top of
-/// one that ends under the ceiling and as deep as it, and else as such shelves are.
-void onTheMantel(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"mantel", "mantle"}))
-        return;
-    static const Saying words("(.+?),? (on|along|across) (?:the |my |our )?(?:mantel|mantle)(?: ?"
-                              "(?:piece|shelf))?(,? .*)?");
-    static const auto shelf = meaning("mantel ?(?:piece|shelf)");
-    std::smatch found;
-    const Fixture* f = onlyBreast(job);
-    if (f == nullptr || !words.is(line, found))
-        return;
-    const auto name = std::string(told("Mantel shelf"));
-    const auto& all = job.scheme().pieces;
-    const auto there = std::find_if(all.begin(), all.end(), [&](const Piece& p) {
-        return p.kind->role == Role::shelf &&
-               std::any_of(p.ties.begin(), p.ties.end(),
-                           [&](const Tie& t) { return t.of == targetOf(*f); });
-    });
-    const auto& book = *job.library.book;
-    const bool top = !f->toCeiling && f->height > Length{} && f->height < job.room->ceiling * 0.8;
-    const auto size = [&](Length l) { return write(l, job.notation); };
-    std::string first;
-    if (there == all.end()) {
-        const Length depth = top && f->depth > Length{} ? f->depth : book.habit("mantel-depth");
-        const Length high = top ? f->height : book.habit("mantel-height");
-        first = fmt::format("add floating shelf {} wide {} deep called {}, centred on {}, top at "
-                            "{}; then ",
-                            size(f->width), size(depth), name, f->name(), size(high));
-    }
-    const auto& on = there == all.end() ? name : there->name;
-    // A clock that stands is another than one that hangs.
-    static const auto clock = meaning("^((?:put |place |set |add |stand )?)(?:an? |the )?clock$");
-    static const auto lamp =
-        meaning("^((?:put |place |set |add |stand )?(?:an? |the |two |a pair of )?)"
-                "lamp(s?)$");
-    const auto thing = std::regex_replace(
-        std::regex_replace(found[1].str(), clock, "$1mantel clock"), lamp, "$1table lamp$2");
-    const auto rest = found[3].str();
-    static const auto atTheEnds = meaning(",? (?:one )?(?:on|at) (?:each|either|both) (?:end|side)"
-                                          "s?(?: of it)?");
-    static const auto pair = meaning("((?:put |place |set |add |stand )?)(?:a pair of|two|2) "
-                                     "([a-z -]+?)s");
-    if (std::smatch two; std::regex_match(rest, atTheEnds) && std::regex_match(thing, two, pair)) {
-        out.push_back(
-            fmt::format("{}{}a {} at each end of {}", first, two[1].str(), two[2].str(), on));
-        return;
-    }
-    // What hangs leans there, and hangs over it where it can't.
-    out.push_back(fmt::format("{}{} on {}{}", first, thing, on, rest));
-    const KindPtr kind = nounIn(thing, job);
-    if (kind && (kind->role == Role::art || kind->role == Role::mirror))
-        out.push_back(fmt::format("{} above {}{}", thing, f->name(), rest));
-}
-
 } // namespace
 
 std::vector<Meaning> meaningsOfOrdersFirst() {
-    return {onTheMantel,     inRows,           pluralOnATop,        tableForSoMany,
+    return {printsOnAWall,   inRows,           pluralOnATop,        tableForSoMany,
             seatsAndATable,  rugBesideABed,    curtainsFromCeiling, lightLower,
             chairsLikeThose, onASideOfTheTable};
 }

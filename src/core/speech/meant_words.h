@@ -90,7 +90,9 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 /// Of chairs, benches and rugs at tables.
 [[nodiscard]] std::vector<Meaning> meaningsOfTables();
 [[nodiscard]] std::vector<Meaning> meaningsOfTablesFirst();
-/// Of what is told in another order; first, of things on a mantel.
+/// Of things on a mantel.
+[[nodiscard]] std::vector<Meaning> meaningsOfMantelFirst();
+/// Of what is told in another order.
 [[nodiscard]] std::vector<Meaning> meaningsOfOrdersFirst();
 [[nodiscard]] std::vector<Meaning> meaningsOfOrders();
 /// Of what stands in a row.
