@@ -221,25 +221,50 @@ void everythingCentred(const std::string& line, const Project& job, std::vector<
 /// "a chair for clothes by the wardrobe", "side table beside the sofa for a cup of tea": what it is
 /// for is no place, where it is nothing in the room.
 void whatItIsFor(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {" for ", " to hold", " to keep", " to store", " to put"}))
+        return;
+    // "a rug for under the table" tells a place.
+    static const auto place =
+        meaning("(.+?),? for ((?:above|over|under|beside|next to|behind|in front of|"
+                "between|near|by|on|in|along|against|opposite) .+)");
+    static const auto spot =
+        meaning("(.+?),? for (?:the |an? |my )?((?:[a-z]+ )?corner|wall [a-z]|(?:foot|head|end) "
+                "of .+)((?:,? .+)?)");
     static const Saying words(
         "(.+?),? (?:for|to hold|to keep|to store|to put) (?:my |the |our |some |all the |an? )?"
         "([a-z]+(?:(?: and| of| or)? [a-z]+){0,3}?)(?: on| in)?(,? (?:by|beside|next to|near|on|in|"
         "at|against|under|over|above|behind|in front of|opposite|between|along|left of|right of|to "
         "the) .+)?");
-    std::smatch found;
-    if (!words.is(line, found) || !nounIn(found[1].str(), job))
-        return;
-    const auto purpose = found[2].str();
     static const auto traded =
         meaning("(?:swap|replace|exchange|change|switch|trade|make|move|turn|"
                 "remove|take|leave|keep|use)\\b.*");
-    if (std::regex_match(line, traded) || nounIn(purpose, job))
+    if (std::regex_match(line, traded))
         return;
-    if (!piecesNamed("the " + purpose, job).empty() || targetNamed(purpose, job))
+    std::smatch found;
+    if (std::regex_match(line, found, place)) {
+        out.push_back(fmt::format("{} {}", found[1].str(), found[2].str()));
         return;
-    static const auto number = meaning("(?:one|two|three|four|five|six|seven|eight|nine|ten|"
-                                       "twelve|how|what|each|both|every|it|them|free|sale)\\b.*");
-    if (std::regex_match(purpose, number))
+    }
+    if (std::regex_match(line, found, spot)) {
+        const auto where = foldCase(found[2].str());
+        out.push_back(fmt::format("{} {} {}{}", found[1].str(),
+                                  where.starts_with("wall")   ? "on"
+                                  : where.ends_with("corner") ? "in the"
+                                                              : "at the",
+                                  found[2].str(), found[3].str()));
+        return;
+    }
+    if (!words.is(line, found) || !nounIn(found[1].str(), job))
+        return;
+    // What names a place, or something in the room, is no mere purpose.
+    const auto purpose = found[2].str();
+    static const auto told = meaning(
+        ".*\\b(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|how|what|each|both|every|"
+        "it|them|free|sale|corner|window|windows|door|wall|area|end|side|foot|head|middle|"
+        "centre|center|room|hall|space|gap|spot|nook|alcove|floor|ceiling)\\b.*");
+    const KindPtr named = nounIn(purpose, job);
+    if (std::regex_match(purpose, told) || (named && !named->standsOn()) ||
+        !piecesNamed("the " + purpose, job).empty() || targetNamed(purpose, job))
         return;
     out.push_back(found[1].str() + found[3].str());
 }
