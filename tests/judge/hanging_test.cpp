@@ -306,6 +306,17 @@ TEST(Protrude, IsForHeadsAndShouldersWherePeopleWalk) {
                         "floating shelf 30 x 10 on wall B, centred on wall B, bottom at 60"}),
                "protrude", "Floating shelf"))
         << "furniture under it keeps people off";
+    // A mantelshelf has its breast under it; beside the breast one is a shelf as any other.
+    const char* breast =
+        "room R\nceiling 8'\nwall A 12'\n fireplace 3' from left, 5' wide, 12 deep, "
+        "4' high\nwall B 10'\nwall C 12'\nwall D 10'\n";
+    EXPECT_FALSE(judged(
+        jobWith({"floating shelf 60 x 9 on wall A, centred on fireplace, top at 52"}, breast),
+        "protrude", "Floating shelf"));
+    EXPECT_EQ(
+        verdict(jobWith({"floating shelf 20 x 9 on wall A, 10 from corner AB, top at 52"}, breast),
+                "protrude", "Floating shelf"),
+        Verdict::loose);
 }
 
 TEST(CableZoneRule, IsThereOnlyWhileAHookIsInOne) {

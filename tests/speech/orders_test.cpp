@@ -26,9 +26,6 @@ constexpr const char* narrowWall =
     "units cm\nroom Narrow\nceiling 250\nwall A 420\nwall B 360\n radiator 40 from left, 100\n"
     "wall C 420\n door 300 from left, 80, to Hall\nwall D 360\n";
 
-bool tellsIn(const std::string& text, const char* part) {
-    return text.find(part) != std::string::npos;
-}
 double inInches(Length l) {
     return l.mm() / 25.4;
 }
@@ -81,10 +78,10 @@ TEST(InRows, AsManyRowsAsAreSaidAndNoOthers) {
 
 TEST(InRows, WhatDoesNotComeOutIsRefused) {
     const auto job = jobWith({});
-    EXPECT_TRUE(tellsIn(toldBySaying(job, "gallery of six pictures in two rows of four on wall B"),
-                        "not 6"));
-    EXPECT_TRUE(tellsIn(toldBySaying(job, "gallery of four pictures in 9 rows on wall B"),
-                        "don't hang in so many rows"));
+    EXPECT_TRUE(tellsThat(
+        toldBySaying(job, "gallery of six pictures in two rows of four on wall B"), "not 6"));
+    EXPECT_TRUE(tellsThat(toldBySaying(job, "gallery of four pictures in 9 rows on wall B"),
+                          "don't hang in so many rows"));
 }
 
 TEST(OnTheMantel, AShelfIsPutOverTheFireAndTheThingOnIt) {
@@ -108,8 +105,26 @@ TEST(OnTheMantel, AShelfIsPutOverTheFireAndTheThingOnIt) {
             EXPECT_EQ(p.on.piece, shelf->id);
 }
 
+TEST(OnTheMantel, WhatNobodyTapedOfTheShelfIsToldAsAssumed) {
+    // A breast up to the ceiling tells neither how high its shelf is nor how deep.
+    const auto breast = jobWith({}, "room Breast\nceiling 8'\nwall A 20'\nwall B 15'\nwall C 20'\n "
+                                    "door 2' from left, 32 wide\nwall D 15'\n breast 5' from left, "
+                                    "5' wide, 16 deep\n");
+    const auto told = toldBySaying(breast, "clock on the mantel");
+    EXPECT_TRUE(tellsThat(told, "its height and depth are assumed")) << told;
+    EXPECT_TRUE(tellsThat(told, "then Adds Mantel clock")) << told;
+    const auto job = afterSaying(breast, "clock on the mantel");
+    const Piece* shelf = job.scheme().byName("Mantel shelf");
+    ASSERT_NE(shelf, nullptr);
+    EXPECT_TRUE(tellsThat(shelf->reason, "assumed")); // printed with it
+    EXPECT_TRUE(job.scheme().byName("Mantel clock")->reason.empty());
+    // Of a fireplace both were taped.
+    EXPECT_FALSE(
+        tellsThat(toldBySaying(jobWith({}, hearthRoom), "clock on the mantel"), "assumed"));
+}
+
 TEST(OnTheMantel, WithoutAFireNothingIsPut) {
-    EXPECT_TRUE(tellsIn(toldBySaying(jobWith({}), "clock on the mantel"), "refused"));
+    EXPECT_TRUE(tellsThat(toldBySaying(jobWith({}), "clock on the mantel"), "refused"));
 }
 
 TEST(SizesBehindThePlace, AreThePiecesOwn) {
@@ -196,7 +211,7 @@ TEST(Instead, WhatIsThereChangesPlacesAndIsNotMadeAnew) {
     const auto job = jobWith({"sofa against wall C", "armchair against wall A, 10 from wall B",
                               "another armchair against wall A, 60 from wall B"});
     // "The sofa" is the one in the room: no second one comes for the chairs.
-    EXPECT_TRUE(tellsIn(toldBySaying(job, "swap the armchairs with the sofa"), "refused"));
+    EXPECT_TRUE(tellsThat(toldBySaying(job, "swap the armchairs with the sofa"), "refused"));
     EXPECT_EQ(howManyOf(afterSaying(job, "swap the armchairs for a sofa"), "sofa"), 2U);
 }
 
@@ -227,15 +242,39 @@ TEST(WithoutHarm, ShelvesThatHaveNoRoomInARowHangOverEachOther) {
 
 TEST(WithoutHarm, AMoveToAWallIsNoMoveToTheOtherOne) {
     const auto bed = jobWith({"double bed against wall D, centred on wall D"}, narrowWall);
-    EXPECT_FALSE(tellsIn(toldBySaying(bed, "move the bed to wall B"), "Changes nothing"));
+    EXPECT_FALSE(tellsThat(toldBySaying(bed, "move the bed to wall B"), "Changes nothing"));
 }
 
 TEST(Refused, WhatTheLeafOfADoorCarriesAndWhatIsOnNothing) {
     const auto job = jobWith({"coffee table in the middle of the room"});
     EXPECT_TRUE(
-        tellsIn(toldBySaying(job, "mirror on the back of the door"), "a door's leaf moves"));
-    EXPECT_TRUE(tellsIn(toldBySaying(job, "take out everything on the coffee table"),
-                        "nothing is on Coffee table"));
+        tellsThat(toldBySaying(job, "mirror on the back of the door"), "a door's leaf moves"));
+    EXPECT_TRUE(tellsThat(toldBySaying(job, "take out everything on the coffee table"),
+                          "nothing is on Coffee table"));
     EXPECT_TRUE(
-        tellsIn(toldBySaying(job, "48 inch coffee table"), "for another one say: a 48 inch"));
+        tellsThat(toldBySaying(job, "48 inch coffee table"), "for another one say: a 48 inch"));
+}
+
+TEST(SmallRugs, BesideABedAreAsSuchRugsAre) {
+    const auto job = jobWith({"queen bed against wall A, centred on wall A"});
+    for (const char* line : {"two small rugs beside the bed", "two rugs next to the bed",
+                             "two small rugs on either side of the bed"}) {
+        const auto after = afterSaying(job, line);
+        EXPECT_EQ(howManyOf(after, "bedside-rug"), 2U) << line;
+        // 62 is the bed, and 28 each rug: they lie along it, one on each side, their middles 90
+        // apart.
+        std::vector<Vec2> at;
+        for (const Piece& p : after.scheme().pieces)
+            if (p.kind->id == "bedside-rug")
+                at.push_back(poseOf(after, p.name.c_str()).at);
+        ASSERT_EQ(at.size(), 2U) << line;
+        EXPECT_NEAR(std::abs(at[0].x - at[1].x) / 25.4, 62 + 28, 1e-6) << line;
+    }
+    EXPECT_EQ(howManyOf(afterSaying(job, "a small rug by the bed"), "bedside-rug"), 1U);
+}
+
+TEST(PrintsOnAWall, AreHungAndNoSculptures) {
+    const auto hung = afterSaying(jobWith({}), "three prints on wall D");
+    EXPECT_EQ(howManyOf(hung, "picture"), 3U);
+    EXPECT_EQ(hungAt(hung, Role::art).up.size(), 1U);
 }

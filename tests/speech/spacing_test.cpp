@@ -2,6 +2,7 @@
 // curtains; figures worked by hand.
 #include "spoken_to.h"
 
+#include <algorithm>
 #include <cmath>
 
 using namespace mezzet;
@@ -9,9 +10,6 @@ using namespace mezzet::test;
 
 namespace {
 
-bool tellsThat(const std::string& text, const char* part) {
-    return text.find(part) != std::string::npos;
-}
 Project islandJob() {
     return jobWith(
         {"kitchen island 84 x 40, 60 from wall D", "three counter stools at Kitchen island"});
@@ -81,6 +79,10 @@ TEST(Cloth, IsCountedInWidths) {
     EXPECT_TRUE(tellsThat(told, "4 widths of 54\"")) << told;
     EXPECT_TRUE(tellsThat(told, "each cut 102\" long")) << told;
     EXPECT_TRUE(tellsThat(told, "11.5 yards")) << told;
+    // What nobody said is told as assumed: fullness, hem and heading, the width of the cloth.
+    EXPECT_TRUE(tellsThat(told, "Assumed: twice as full as the rail, 12\" for hem and heading, and "
+                                "cloth 54\" wide"))
+        << told;
     EXPECT_TRUE(
         tellsThat(toldBySaying(jobWith({}), "how much fabric do I need?"), "no curtains yet"));
 }
@@ -118,4 +120,22 @@ TEST(AWordWithItsSort, IsTheSameKind) {
     EXPECT_EQ(kit.byWord("chandelier light"), kit.byWord("chandelier"));
     // A word that another kind has stays that one's.
     EXPECT_NE(kit.byWord("side table"), kit.byWord("dining table"));
+}
+
+TEST(ARowOverIt, IsSharedOutAlongTheMiddle) {
+    const auto job = islandJob();
+    const auto three = afterSaying(job, "three pendants 30 above the island");
+    const Pose island = poseOf(job, "Kitchen island");
+    // 84 along wall D shared out among three: 28 from one to the next, all over the middle line.
+    std::vector<double> along;
+    for (const Piece& p : three.scheme().pieces)
+        if (p.kind->underCeiling()) {
+            const Vec2 at = poseOf(three, p.name.c_str()).at;
+            EXPECT_NEAR(at.x, island.at.x, 1e-6);
+            along.push_back((at.y - island.at.y) / 25.4);
+        }
+    ASSERT_EQ(along.size(), 3U);
+    std::sort(along.begin(), along.end());
+    EXPECT_NEAR(along[1], 0, 1e-6);
+    EXPECT_NEAR(along[2] - along[1], 28, 1e-6);
 }

@@ -30,4 +30,9 @@ inline std::string toldBySaying(const Project& job, const std::string& line) {
     return said->is == Spoken::Is::answer ? said->answer.words : said->said.preview;
 }
 
+/// Whether a text tells a part of it.
+inline bool tellsThat(const std::string& text, const char* part) {
+    return text.find(part) != std::string::npos;
+}
+
 } // namespace mezzet::test

@@ -57,10 +57,10 @@ private:
     QString draft_;
     QTimer quiet_;
     QTimer told_;
+    QTimer idle_;           ///< until it is shown what can be said, while nothing is typed
+    QTimer pause_;          ///< in typing: then ways on are looked for
     bool answered_ = false; ///< an answer stands there, and stays until something is typed
-    QTimer idle_;       ///< until it is shown what can be said, while nothing is typed
-    QTimer pause_;      ///< in typing: then ways on are looked for
-    bool ways_ = false; ///< the list holds whole lines to say instead
+    bool ways_ = false;     ///< the list holds whole lines to say instead
     Runner looking_;
     ProgressPtr search_;
 };

@@ -46,7 +46,9 @@ public:
             count = 0;
         const std::size_t sizesAt = in.at();
         const bool sizeFirst = sizesBeforeKind(in);
-        const auto kind = kindOfSeveral(in);
+        auto kind = kindOfSeveral(in);
+        if (kind && kind->standsOn()) // a print that hangs is a picture
+            kind = hungInstead(*kind, *job_.library.kit);
         if (!kind || !kind->hangs() || kind->role == Role::group)
             return back(start); // "a row of books" is of another thing
         if (count == 0)

@@ -3,11 +3,11 @@
 
 #include "edit/arrange.h"
 #include "edit/sizes_said.h"
+#include "edit/subjects.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 
 #include <algorithm>
-#include <regex>
 
 namespace mezzet {
 
@@ -80,7 +80,7 @@ KindPtr LineReader::kindFor() {
     const std::size_t at = in.at();
     const KindPtr kind = in.kind();
     if (kind && kind->standsOn())
-        if (auto hung = onTheWall(*kind))
+        if (auto hung = onTheWallAhead(in, *kind))
             return hung;
     if (!kind || kind->standsOn() || kind->hangs() || kind->underCeiling())
         return kind;
@@ -114,19 +114,6 @@ KindPtr LineReader::kindFor() {
         if (const auto small = job_.library.kit->byWord(words); small && small->standsOn())
             return small;
     return kind;
-}
-
-/// "television 65 on wall C" hangs there, where the kit has it so; nothing for all else.
-KindPtr LineReader::onTheWall(const Kind& kind) {
-    static const std::regex words(
-        R"(\s*,?\s*(?:[0-9][0-9 ./x'"]*\s*(?:inches|inch|in|cm|mm|m|ft|feet|diagonal)?\s*)*)"
-        R"((?:on (?:the )?(?:[a-z]+ )?wall\b.*|(?:above|over) .*))",
-        std::regex::icase | std::regex::optimize);
-    const std::string rest(in.rest());
-    if (!std::regex_match(rest, words))
-        return {};
-    auto hung = job_.library.kit->byWord(kind.name + " on the wall");
-    return hung && hung->hangs() ? hung : nullptr;
 }
 
 } // namespace mezzet

@@ -259,7 +259,7 @@ Edit LineReader::put(bool fresh) {
             in.goTo(here);
     }
     if (isNew && p.kind->isSatInTo())
-        sizeForPeople(in, p);
+        sizeForPeople(in, p, notices);
     if (const auto said = trimmed(in.since(start)); !isNew && !called && !sized && in.done() &&
                                                     !said.empty() && said.front() >= '0' &&
                                                     said.front() <= '9')
@@ -303,11 +303,7 @@ void LineReader::howMany(const Kind& kind, std::size_t start) {
             return;
     }
     // By its singular it is called as well.
-    // Shelves at heights that are told are as many.
-    const bool shelves = foldCase(text).ends_with("shelves");
-    if (shelves && in.endOf("at") > 0)
-        return;
-    const auto one = shelves ? kit.byWord(text) : kit.byWord(text.substr(0, text.size() - 1));
+    const auto one = kit.byWord(text);
     const bool always = std::any_of(kind.also.begin(), kind.also.end(), [&](const std::string& a) {
         return foldCase(a) == foldCase(text);
     });

@@ -80,7 +80,6 @@ private:
     bool opening();
     bool oneOf();
     KindPtr kindFor();
-    [[nodiscard]] KindPtr onTheWall(const Kind&);
     void whichKind();
     /// The kind that is meant by a word of several: "a chair"; null, and nothing taken, for none.
     KindPtr usualKind();

@@ -461,8 +461,8 @@ void hangOverTable(const Piece& p, Placement& said, const Project& job) {
     said.ties.push_back(over);
 }
 
-/// What hangs from the ceiling so far above a piece is over it: a new one, and one that hangs
-/// elsewhere.
+} // namespace
+
 void hangOverIt(const Piece& p, Placement& said, const Scene& scene) {
     if (!p.kind->underCeiling())
         return;
@@ -481,8 +481,6 @@ void hangOverIt(const Piece& p, Placement& said, const Scene& scene) {
     middle.of = above->of;
     said.ties.push_back(middle);
 }
-
-} // namespace
 
 Result<Edit> placeWhereFree(const Project& job, const Scene& scene, Piece p, Placement said) {
     const bool isNew = p.id == 0;

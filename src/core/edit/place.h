@@ -24,6 +24,10 @@ namespace mezzet {
 /// landing.h).
 [[nodiscard]] Result<Edit> placeWhereFree(const Project&, const Scene&, Piece, Placement);
 
+/// What hangs from the ceiling so far above a piece is over it: of a new one, and of one that hangs
+/// elsewhere; the tie is added.
+void hangOverIt(const Piece&, Placement&, const Scene&);
+
 /// The same of a piece that is there: one tie more, which wins over what fixes the same.
 [[nodiscard]] Result<Edit> tiePiece(const Project&, const Scene&, int id, const Tie&);
 

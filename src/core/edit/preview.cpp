@@ -170,6 +170,8 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                         now.onWall() ? worded(", over {}", in) : worded(", and stands in {}", in);
                 if (const auto door = doorwayAt(*after.scene, now.id); !door.empty())
                     out += worded(", before {}", door);
+                if (!now.reason.empty())
+                    out += worded(", because {}", now.reason);
                 const auto caution = cautionAt(now);
                 if (!caution.empty() && seenOf.insert(caution).second)
                     say(caution);

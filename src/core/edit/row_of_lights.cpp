@@ -14,15 +14,6 @@ std::vector<Placement> rowUnderCeiling(Placement model, int count, const Project
         return std::find_if(model.ties.begin(), model.ties.end(),
                             [&](const Tie& t) { return t.kind == kind && t.of.is == to; });
     };
-    // "three pendants 30 above the island" hang over it.
-    if (const auto above = tied(Tie::Kind::above, Target::Is::piece);
-        above != model.ties.end() &&
-        tied(Tie::Kind::centredOn, Target::Is::piece) == model.ties.end()) {
-        Tie middle;
-        middle.kind = Tie::Kind::centredOn;
-        middle.of = above->of;
-        model.ties.push_back(middle);
-    }
     const auto along = [&](Length pitch, int i) { return pitch * (i - (count - 1) / 2.0); };
     const auto spread = [&](const Tie& middle, Length pitch) {
         for (int i = 0; i < count; ++i) {

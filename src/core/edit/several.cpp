@@ -54,6 +54,9 @@ public:
             sizesAt_ = in.at();
             sizeFirst_ = sizesBeforeKind(in); // "three 10 x 12 pictures"
             kind_ = kindOfSeveral(in);        // "2 sofa" may be a size
+            if (kind_ && kind_->standsOn())   // "three prints on wall D"
+                if (auto hung = onTheWallAhead(in, *kind_))
+                    kind_ = std::move(hung);
             if (!kind_)
                 usualChairs_ = in.take({"chairs", "people"});
         }
@@ -271,13 +274,6 @@ private:
                 p.name = called;
             return addAll(ends->places, at);
         }
-        // What lies beside a bed is narrow, where nothing is said of its size.
-        const Piece* by = of.is == Target::Is::piece ? job_.scheme().byId(of.piece) : nullptr;
-        static constexpr std::string_view rugs[] = {"rug", "small-rug"};
-        if (const KindPtr narrow = job_.library.kit->byId("bedside-rug");
-            narrow && by != nullptr && by->kind->role == Role::bed && first_.size == kind_->size &&
-            std::count(std::begin(rugs), std::end(rugs), kind_->id) > 0)
-            first_ = pieceOf(kind_ = narrow);
         // A runner on each side of a bed lies along it.
         if (kind_->flat() && of.is == Target::Is::piece && first_.size.width > first_.size.depth)
             std::swap(first_.size.width, first_.size.depth);
@@ -357,7 +353,8 @@ private:
                     "say it like: rug under sofa");
         if (kind_->underCeiling()) {
             in.take({"in a row", "in a line", "side by side", "in row"});
-            const auto model = readPlacement(in, first_, scene_, lookedAt_);
+            auto model = readPlacement(in, first_, scene_, lookedAt_);
+            hangOverIt(first_, model, scene_); // "three pendants 30 above the island"
             auto places = rowUnderCeiling(model, count_, job_, scene_);
             if (places.empty())
                 in.fail(at, std::max<std::size_t>(in.rest().size(), 1), "where does the row go?",

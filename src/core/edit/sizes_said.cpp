@@ -449,7 +449,7 @@ bool readSizesIfAny(WordsReader& in, Piece& p, std::vector<std::string>& notices
     return true;
 }
 
-void sizeForPeople(WordsReader& in, Piece& p) {
+void sizeForPeople(WordsReader& in, Piece& p, std::vector<std::string>& notices) {
     const Project& job = in.job();
     const std::size_t at = in.at();
     if (!in.take({"for", "to seat", "seating", "that seats"}))
@@ -461,6 +461,17 @@ void sizeForPeople(WordsReader& in, Piece& p) {
         return in.goTo(at);
     if (n < 1 || n > mostAtTable)
         in.fail(at, in.at() - at, "no table seats so many", worded("say 1 to {}", mostAtTable));
+    // Few sit at less than the kit has (common practice); many at more.
+    constexpr int few = 4;
+    if (n <= few && p.kind->id == "dining-table" && p.size == p.kind->size) {
+        const bool metric = isMetric(job.notation.units);
+        const auto size = [&](double cm, double inches) {
+            return metric ? Length::centimetres(cm) : Length::inches(inches);
+        };
+        giveSize(p, {n <= 2 ? size(80, 30) : size(120, 48), n <= 2 ? size(80, 30) : size(80, 32),
+                     p.size.height});
+        notices.push_back(worded("Its size is assumed, for {}.", n));
+    }
     enlargeFor(p, n, job);
 }
 

@@ -31,6 +31,6 @@ bool readSizesIfAny(WordsReader&, Piece&, std::vector<std::string>& notices);
 
 /// "… for six", behind a table one sits in to: as long as so many need. Nothing is taken where no
 /// number is said. Faults for a number no table seats.
-void sizeForPeople(WordsReader&, Piece&);
+void sizeForPeople(WordsReader&, Piece&, std::vector<std::string>& notices);
 
 } // namespace mezzet

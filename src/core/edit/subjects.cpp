@@ -4,8 +4,23 @@
 #include "measure/text.h"
 
 #include <map>
+#include <regex>
 
 namespace mezzet {
+
+KindPtr hungInstead(const Kind& kind, const Kit& kit) {
+    auto hung = kit.byWord(kind.name + " on the wall");
+    return hung && hung->hangs() ? hung : nullptr;
+}
+
+KindPtr onTheWallAhead(WordsReader& in, const Kind& kind) {
+    static const std::regex words(
+        R"(\s*,?\s*(?:[0-9][0-9 ./x'"]*\s*(?:inches|inch|in|cm|mm|m|ft|feet|diagonal)?\s*)*)"
+        R"((?:on (?:the )?(?:[a-z]+ )?wall\b.*|(?:above|over) .*))",
+        std::regex::icase | std::regex::optimize);
+    const std::string rest(in.rest());
+    return std::regex_match(rest, words) ? hungInstead(kind, *in.job().library.kit) : nullptr;
+}
 
 KindPtr kindOfSeveral(WordsReader& in) {
     const std::size_t at = in.at();

@@ -6,6 +6,11 @@ namespace mezzet {
 
 /// "armchairs": the kind, where it is said of several; null, and nothing read, otherwise.
 KindPtr kindOfSeveral(WordsReader& in);
+/// The kind that hangs on a wall in place of one that doesn't: the wall screen of a television.
+/// Null where the kit has none.
+[[nodiscard]] KindPtr hungInstead(const Kind&, const Kit&);
+/// That kind, where the words ahead put a thing on a wall: "television 65 on wall C". Null else.
+[[nodiscard]] KindPtr onTheWallAhead(WordsReader&, const Kind&);
 
 /// "two", "a pair of", "a row of 6": how many; 0, and nothing read, for none or one.
 [[nodiscard]] int readCount(WordsReader&);

@@ -187,15 +187,14 @@ private:
             in_.unknownAhead("what kind of piece?", "say it like: sideboard 60 x 18 x 34");
         Piece p = mezzet::pieceOf(kind);
         p.name = kind->name;
-        std::vector<std::string> told;
         if (const std::size_t here = in_.at(); sizeFirst) {
             in_.goTo(start);
-            readSizes(in_, p, true, told);
+            readSizes(in_, p, true, told_);
             in_.goTo(here);
         }
-        readSizes(in_, p, true, told);
+        readSizes(in_, p, true, told_);
         if (kind->isSatInTo())
-            sizeForPeople(in_, p);
+            sizeForPeople(in_, p, told_);
         return p;
     }
 
@@ -203,7 +202,7 @@ private:
         in_.take({"could a", "can a", "could", "can"});
         const Piece p = described();
         end();
-        return whereItStands(job_, p, goesOn_);
+        return withTold(whereItStands(job_, p, goesOn_));
     }
 
     /// "does the sofa fit on wall A": of a piece that is there.
@@ -240,7 +239,8 @@ private:
         const Piece* like = isNew && !found.yes ? theOneLike(model) : nullptr;
         const auto without = like != nullptr ? baseWithout(job_, {like->id}) : std::nullopt;
         if (without)
-            if (auto alone = fitsThere(*without->job, *e, id); alone.yes || alone.heading != found.heading) {
+            if (auto alone = fitsThere(*without->job, *e, id);
+                alone.yes || (found.choices.empty() && !alone.choices.empty())) {
                 alone.heading = worded("Not beside {}; in its place: {}", like->name,
                                        smallFirst(alone.heading));
                 return alone;
@@ -319,7 +319,7 @@ private:
         in_.take({"fits", "fit", "come in", "go in", "here"});
         readLegs();
         if (phraseAhead(in_, false) || in_.lengthAhead())
-            return there(p);
+            return withTold(there(p));
         end();
         // What is there is thought away, and put where it would stand.
         const auto without = own ? baseWithout(job_, {own->id}) : std::nullopt;
@@ -339,10 +339,17 @@ private:
                 worded("Its legs are taken to be {} high: measure them, and say it like: "
                        "legs {} off.",
                        writeGap(legs, job_.notation), writeGap(legs, job_.notation)));
+        return withTold(std::move(out));
+    }
+
+    /// With what was taken to be meant of its size.
+    FitAnswer withTold(FitAnswer out) {
+        std::move(told_.begin(), told_.end(), std::back_inserter(out.reasons));
         return out;
     }
 
     WordsReader in_;
+    std::vector<std::string> told_;
     const Project& job_;
     const FloorView scene_;
     int selected_;

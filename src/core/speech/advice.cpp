@@ -249,13 +249,12 @@ std::optional<Answer> whatFits(Asking& a) {
                 a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1), "that is no wall",
                           "say it like: what bookcase fits on wall A?");
             // One of that kind that stands there makes room for it.
-            Edit gone;
+            std::vector<int> there;
             for (const Piece& p : a.job.scheme().pieces)
                 if (p.kind == kind && p.on.isFloor() && wallBehind(*a.scene, p.id) == *wall)
-                    gone.acts.emplace_back(RemovePiece{p.id});
-            const auto without =
-                gone.acts.size() == 1 ? apply(a.job, gone) : Result<Applied>(Problem{});
-            return answerOf(widthsThatFit(without ? *without->project : a.job, *kind, *wall));
+                    there.push_back(p.id);
+            const auto without = there.size() == 1 ? baseWithout(a.job, there) : std::nullopt;
+            return answerOf(widthsThatFit(without ? *without->job : a.job, *kind, *wall));
         }
     }
     a.in.goTo(from);

@@ -186,9 +186,7 @@ const Home* homeOf(const Kind& kind) {
 
 /// The same of what is used at the fire, where there is one.
 std::vector<std::string> placesAtTheFire(const Kind& kind, const Project& job) {
-    const auto& fixtures = job.room->fixtures;
-    if (std::count_if(fixtures.begin(), fixtures.end(),
-                      [](const Fixture& f) { return f.isBreast(); }) != 1)
+    if (onlyBreast(*job.room) == nullptr)
         return {};
     if (kind.id == "fire-screen")
         return {"in front of the fireplace"};

@@ -126,14 +126,7 @@ void insteadOfOne(const std::string& line, const Project& job, std::vector<std::
     const KindPtr noun = nounIn(found[1].str(), job);
     if (!noun)
         return;
-    const Piece* old = nullptr;
-    for (const Piece& p : job.scheme().pieces)
-        if (p.kind->role == noun->role && p.kind->family == noun->family) {
-            if (old != nullptr)
-                return;
-            old = &p;
-        }
-    if (old != nullptr)
+    if (const Piece* old = onlyOneLike(*noun, job))
         out.push_back(fmt::format("replace {} by {}", old->name, found[1].str()));
 }
 
@@ -418,35 +411,6 @@ void byARoundOne(const std::string& line, const Project& job, std::vector<std::s
     out.push_back(found[1].str() + " " + (same ? whole : end));
 }
 
-/// "a mirror opposite the window": on the wall across from it, straight over.
-void hungOpposite(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Saying words("(.+?) (?:opposite|across from|facing) (?:the |my )?(.+)");
-    std::smatch found;
-    if (!words.is(line, found))
-        return;
-    // "tv on wall C opposite the window": that wall, if it is the one across.
-    static const Pattern onWall = meaning(",? on (?:the )?wall [a-z],?$");
-    const std::string thing = std::regex_replace(found[1].str(), onWall, "");
-    KindPtr noun = nounIn(thing, job);
-    if (noun && !noun->hangs() && thing != found[1].str())
-        noun = job.library.kit->byWord(noun->name + " on the wall");
-    const auto t = noun && noun->hangs() ? targetNamed(found[2], job, false) : std::nullopt;
-    const int wall = t ? wallIn(*t, *job.room).value_or(-1) : -1;
-    const auto across = wall >= 0 ? wallAcross(*job.room, wall) : std::nullopt;
-    const auto scene = sceneOf(job);
-    const auto box = across && scene ? boxOn(*t, wall, **scene) : std::nullopt;
-    if (const Piece* p = pieceNamed(found[2], job); p != nullptr && thing != found[1].str())
-        out.push_back(fmt::format("{}, centred on {}", found[1].str(), p->name));
-    if (!box)
-        return;
-    const Wall& from = job.room->walls[static_cast<std::size_t>(wall)];
-    const Wall& to = job.room->walls[static_cast<std::size_t>(*across)];
-    const double along = dot(from.at(Length::millimetres(box->centre().x)) - to.start, to.along());
-    if (along > 0 && along < to.length().mm())
-        out.push_back(fmt::format("{} on wall {}, centre {} from left corner", thing, to.name,
-                                  write(Length::millimetres(along), job.notation)));
-}
-
 /// "wardrobe to the other end of the wall": into the corner it is farther from.
 void otherEndOfWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
@@ -551,12 +515,8 @@ void anotherNamed(const std::string& line, const Project& job, std::vector<std::
     if (named == nullptr || named->isGroup())
         return;
     const Piece& of = *named;
-    const auto size = [&](Length l) { return write(l, job.notation); };
-    const Length second = of.kind->hangs() ? of.size.height : of.size.depth;
-    const Length third = of.kind->hangs() ? of.size.depth : of.size.height;
     in.comma();
-    out.push_back(fmt::format("add {} {} x {} x {} called {}, {}", of.kind->name,
-                              size(of.size.width), size(second), size(third),
+    out.push_back(fmt::format("add {} {} called {}, {}", of.kind->name, sizesOf(of, of.size, job),
                               nameOfCopy(of, job.scheme()), in.rest()));
 }
 
@@ -566,9 +526,9 @@ std::vector<std::string> meantFirst(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;
     for (const auto& all :
-         {meaningsOfRecesses(), meaningsFirst(), meaningsOfHungFirst(), meaningsOfCurtainsFirst(),
-          meaningsOfTheOtherFirst(), meaningsByPiecesFirst(), meaningsOfTablesFirst(),
-          meaningsOfRoomFirst(), meaningsOfRugsFirst(), meaningsOfSizeFirst(),
+         {meaningsOfRecesses(), meaningsOfRugsFirst(), meaningsFirst(), meaningsOfHungFirst(),
+          meaningsOfCurtainsFirst(), meaningsOfTheOtherFirst(), meaningsByPiecesFirst(),
+          meaningsOfTablesFirst(), meaningsOfRoomFirst(), meaningsOfSizeFirst(),
           meaningsOfHomeFirst(), meaningsOfTurnsFirst(), meaningsOfBaysFirst(),
           meaningsOfOrdersFirst(), meaningsOfMantelFirst()})
         for (const Meaning& one : all)
@@ -582,7 +542,7 @@ std::vector<std::string> asMeant(std::string_view text, const Project& job) {
     for (const Meaning& one :
          {theOne, betweenTheTwo, oneOnEach, insteadOfOne, toldByPlace, atAnEnd, everythingAt,
           partOfBed, linedUp, squaredUp, anotherNamed, cornerWith, otherEndOfWall, lengthwise,
-          alongTheRoom, rugPast, byARoundOne, hungOpposite})
+          alongTheRoom, rugPast, byARoundOne})
         one(line, job, out);
     for (const auto& more :
          {meaningsOfSpacing(), meaningsOfTheOther(), meaningsOfSize(), meaningsOfPlace(),

@@ -2,6 +2,7 @@
 // to harm.
 #include "edit/beside_wall.h"
 #include "edit/place.h"
+#include "edit/subjects.h"
 #include "fits/fits.h"
 #include "measure/text.h"
 #include "scheme/on_wall.h"
@@ -48,12 +49,7 @@ void turnedBeside(const std::string& line, const Project& job, std::vector<std::
         pieceNamed(found[2], job) != nullptr)
         return;
     const auto room = [&](double sign) {
-        double least = 1e300;
-        const Vec2 way = it.there->pose.right() * sign;
-        for (const Wall& w : job.room->walls)
-            if (dot(w.inward(), way) < -0.7)
-                least = std::min(least, dot(it.there->pose.at - w.start, w.inward()));
-        return least;
+        return wallToward(*job.room, it.there->pose.at, it.there->pose.right() * sign).off;
     };
     const auto said = foldCase(found[3].str());
     std::vector<Side> sides{Side::left, Side::right};
@@ -88,8 +84,9 @@ void packedOnAWall(const std::string& line, const Project& job, std::vector<std:
     std::smatch found;
     if (!words.is(line, found))
         return;
-    const auto many = foldCase(found[1].str());
-    const int count = many == "three" || many == "3" ? 3 : many == "four" || many == "4" ? 4 : 2;
+    const auto many = found[1].str();
+    WordsReader counted(many, job);
+    const int count = readCount(counted);
     const auto wall = wallIndex(foldCase(found[3].str()));
     const KindPtr kind = job.library.kit->byWord(found[2].str());
     const auto scene = sceneOf(job);
@@ -103,13 +100,7 @@ void packedOnAWall(const std::string& line, const Project& job, std::vector<std:
         const double spare = to - from - count * wide;
         if (spare < -close)
             continue;
-        std::vector<std::string> lines;
-        for (int i = 0; i < count; ++i)
-            lines.push_back(fmt::format(
-                "add {} against wall {}, {} from the left corner", kind->name, wallName(*wall),
-                write(Length::millimetres(from + std::max(0.0, spare) / 2 + i * wide),
-                      job.notation)));
-        out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
+        out.push_back(sideBySide(*kind, count, *wall, from + std::max(0.0, spare) / 2, job));
         return;
     }
 }

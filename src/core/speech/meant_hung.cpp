@@ -1,6 +1,7 @@
 // What stands beside, before and under what hangs on a wall; and what hangs, said to be on a top.
 #include "edit/beside_wall.h"
 #include "edit/line.h"
+#include "edit/subjects.h"
 #include "measure/text.h"
 #include "scheme/on_wall.h"
 #include "speech/meant_words.h"
@@ -218,19 +219,30 @@ void screenOntoAWall(const std::string& line, const Project& job, std::vector<st
                               write(tv->size.height, job.notation), place));
 }
 
-/// "mirror opposite the window", of what hangs: on the wall across from it, in line with it.
+/// "mirror opposite the window", "tv on wall C across from the sofa", of what hangs: on the wall
+/// across from it, in line with it.
 void hungOpposite(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"opposite", "across from", "facing"}))
         return;
-    static const Saying words("(.+?),? (?:hung )?(?:opposite|across from|facing) (?:to )?(.+)");
+    static const Saying words(
+        "(.+?),? (?:hung )?(?:opposite|across from|facing) (?:to )?(?:the |my )?(.+)");
     std::smatch found;
     if (!words.is(line, found))
         return;
-    const KindPtr kind = nounIn(found[1].str(), job);
-    const Piece* there = pieceNamed(found[1], job);
+    // "tv on wall C opposite the window": that wall, if it is the one across.
+    static const auto onWall = meaning(",? on (?:the )?wall [a-z],?$");
+    const std::string thing = std::regex_replace(found[1].str(), onWall, "");
+    const bool wallSaid = thing != found[1].str();
+    KindPtr kind = nounIn(thing, job);
+    if (kind && !kind->hangs() && wallSaid)
+        kind = hungInstead(*kind, *job.library.kit);
+    const Piece* there = pieceNamed(thing, job);
     if (!(there != nullptr ? there->kind->hangs() : kind && kind->hangs()))
         return;
     const auto t = targetNamed(found[2], job);
+    if (wallSaid && t && t->is == Target::Is::piece)
+        out.push_back(
+            fmt::format("{}, centred on {}", found[1].str(), job.scheme().byId(t->piece)->name));
     const auto scene = sceneOf(job);
     const auto wall = t && scene ? wallOf(*t, **scene) : std::nullopt;
     const auto across = wall ? wallAcross(*job.room, *wall) : std::nullopt;
@@ -239,10 +251,10 @@ void hungOpposite(const std::string& line, const Project& job, std::vector<std::
     const Wall& w = job.room->walls[static_cast<std::size_t>(*across)];
     const double along = dot(middleOf(*t, **scene) - w.start, w.along());
     if (along <= 0 || along >= w.length().mm()) {
-        out.push_back(fmt::format("{} on wall {}", found[1].str(), w.name));
+        out.push_back(fmt::format("{} on wall {}", thing, w.name));
         return;
     }
-    out.push_back(fmt::format("{} on wall {}, centre {} from left corner", found[1].str(), w.name,
+    out.push_back(fmt::format("{} on wall {}, centre {} from left corner", thing, w.name,
                               write(Length::millimetres(along), job.notation)));
 }
 

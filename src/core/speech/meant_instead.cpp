@@ -21,12 +21,10 @@ void byTwoSmaller(const std::string& line, const Project& job, std::vector<std::
     const Piece* p = pieceNamed(found[1], job);
     if (p == nullptr || p->isGroup())
         return;
-    const auto size = [&](Length l) { return write(l, job.notation); };
-    const Length second = p->kind->hangs() ? p->size.height : p->size.depth;
-    const Length third = p->kind->hangs() ? p->size.depth : p->size.height;
-    out.push_back(fmt::format("make {0} {1} wide; then add {2} {1} x {3} x {4} right of {0}",
-                              p->name, size(p->size.width / 2), p->kind->name, size(second),
-                              size(third)));
+    const Size half{p->size.width / 2, p->size.depth, p->size.height};
+    out.push_back(fmt::format("make {0} {1} wide; then add {2} {3} right of {0}", p->name,
+                              write(half.width, job.notation), p->kind->name,
+                              sizesOf(*p, half, job)));
 }
 
 /// "pendants over the nightstands instead of lamps", where there are no lamps: nothing goes.
@@ -90,16 +88,8 @@ void insteadOfIt(const std::string& line, const Project& job, std::vector<std::s
     const KindPtr noun = nounIn(said, job);
     if (!noun)
         return;
-    const Piece* old = nullptr;
-    for (const Piece& p : job.scheme().pieces)
-        if (p.kind->role == noun->role && p.kind->family == noun->family &&
-            p.kind->on == noun->on) {
-            if (old != nullptr)
-                return;
-            old = &p;
-        }
     static const auto round = meaning("^(.*?) round$");
-    if (old != nullptr)
+    if (const Piece* old = onlyOneLike(*noun, job))
         out.push_back(fmt::format("replace {} by a {}", old->name,
                                   std::regex_replace(said, round, "round $1")));
 }

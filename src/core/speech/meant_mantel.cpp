@@ -13,18 +13,6 @@ namespace mezzet {
 
 namespace {
 
-/// What stands before a fire, or is its breast; null for none, or several.
-const Fixture* onlyBreast(const Project& job) {
-    const Fixture* found = nullptr;
-    for (const Fixture& f : job.room->fixtures)
-        if (f.isBreast()) {
-            if (found != nullptr)
-                return nullptr;
-            found = &f;
-        }
-    return found;
-}
-
 /// "clock on the mantel", "a pair of candlesticks on the mantelpiece, one at each end": on a shelf
 /// over the fire, which is put there first where there is none: as wide as the breast, on top of
 /// one that ends under the ceiling and as deep as it, and else as such shelves are.
@@ -33,9 +21,8 @@ void onTheMantel(const std::string& line, const Project& job, std::vector<std::s
         return;
     static const Saying words("(.+?),? (on|along|across) (?:the |my |our )?(?:mantel|mantle)(?: ?"
                               "(?:piece|shelf))?(,? .*)?");
-    static const auto shelf = meaning("mantel ?(?:piece|shelf)");
     std::smatch found;
-    const Fixture* f = onlyBreast(job);
+    const Fixture* f = onlyBreast(*job.room);
     if (f == nullptr || !words.is(line, found))
         return;
     const auto name = std::string(told("Mantel shelf"));
@@ -67,9 +54,15 @@ void onTheMantel(const std::string& line, const Project& job, std::vector<std::s
         const Length least = book.habit("mantel-height") * 0.5;
         if (high < least)
             return;
+        const bool taped = top && f->depth > Length{};
+        const auto assumed =
+            taped
+                ? std::string()
+                : ", because " +
+                      std::string(told("nobody taped the shelf: its height and depth are assumed"));
         first = fmt::format("add floating shelf {} wide {} deep called {}, centred on {}, top at "
-                            "{}; then ",
-                            size(f->width), size(depth), name, f->name(), size(high));
+                            "{}{}; then ",
+                            size(f->width), size(depth), name, f->name(), size(high), assumed);
     }
     const auto& on = there == all.end() ? name : there->name;
     // A clock that stands is another than one that hangs.

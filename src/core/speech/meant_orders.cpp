@@ -1,7 +1,9 @@
 // What stands in another order than the line has it, or is told by what it is for: sizes behind the
 // place, each of some windows, pictures in rows, things on a mantel.
+#include "edit/arrange.h"
 #include "edit/beside_wall.h"
 #include "edit/place.h"
+#include "edit/subjects.h"
 #include "edit/words_reader.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -79,38 +81,31 @@ void inRows(const std::string& line, const Project& job, std::vector<std::string
         "(?:(?:put|hang|place|add|make) )?(?:an? )?([2-6]) ?(?:x|by) ?([2-6]) (?:grid|block) of "
         "(.+?)((?:,? )(?:on|over|above|in|between|beside|next to|left of|right of) .+)");
     std::smatch found;
-    // A print that hangs is a picture.
-    static const auto print = meaning("\\bprint(s?)\\b");
-    const auto hung = [](const std::string& words_) {
-        return std::regex_replace(words_, print, "picture$1");
-    };
-    const auto hangs = [&](const std::string& words_) {
-        const KindPtr kind = nounIn(hung(words_), job);
+    const auto hangs = [&](const std::string& words) {
+        KindPtr kind = nounIn(words, job);
+        if (kind && kind->standsOn())
+            kind = hungInstead(*kind, *job.library.kit);
         return kind && kind->hangs() && kind->role != Role::sconce;
     };
-    static const auto number = [](const std::string& word) {
-        static constexpr std::string_view names[] = {"",     "one", "two",   "three", "four",
-                                                     "five", "six", "seven", "eight"};
-        const auto w = foldCase(word);
-        for (std::size_t i = 1; i < std::size(names); ++i)
-            if (w == names[i] || w == std::to_string(i))
-                return static_cast<int>(i);
-        return 0;
+    const auto number = [&](const std::string& word) {
+        WordsReader counted(word, job);
+        int n = 0;
+        return counted.takeCount(n) ? n : 0;
     };
     if (std::regex_match(line, found, grid)) {
         const int across = number(found[1]);
         const int down = number(found[2]);
         if (hangs(found[3]))
             out.push_back(fmt::format("gallery of {} {}, in {} rows{}", across * down,
-                                      hung(found[3].str()), down, found[4].str()));
+                                      found[3].str(), down, found[4].str()));
         return;
     }
     if (std::regex_match(line, found, first)) {
         const int rows = number(found[1]);
         const int each = number(found[2]);
         if (rows * each > 1 && hangs(found[3]))
-            out.push_back(fmt::format("gallery of {} {}, in {} rows{}", rows * each,
-                                      hung(found[3].str()), rows, found[4].str()));
+            out.push_back(fmt::format("gallery of {} {}, in {} rows{}", rows * each, found[3].str(),
+                                      rows, found[4].str()));
         return;
     }
     if (!std::regex_match(line, found, last) || !hangs(found[1]))
@@ -118,8 +113,8 @@ void inRows(const std::string& line, const Project& job, std::vector<std::string
     std::string rest = found[5];
     if (!rest.empty() && !rest.starts_with(","))
         rest = "," + rest;
-    out.push_back(fmt::format("gallery of {}, in {} rows{}{}{}", hung(found[1].str()),
-                              found[3].str(), found[4].str(), found[2].str(), rest));
+    out.push_back(fmt::format("gallery of {}, in {} rows{}{}{}", found[1].str(), found[3].str(),
+                              found[4].str(), found[2].str(), rest));
 }
 
 /// "a low bookcase under each window on wall D": a line for each window of that wall.
@@ -207,10 +202,8 @@ void everythingCentred(const std::string& line, const Project& job, std::vector<
     if (!any)
         return;
     const double off = dot(middleOf(*t, **scene) - all.centre(), w.along());
-    const Wall* toward = nullptr;
-    for (const Wall& other : job.room->walls)
-        if (dot(other.inward(), w.along()) * off < -0.99 * std::abs(off))
-            toward = &other;
+    const Wall* toward =
+        wallToward(*job.room, all.centre(), w.along() * (off > 0 ? 1.0 : -1.0)).wall;
     if (toward == nullptr || std::abs(off) < 1)
         return;
     out.push_back(fmt::format("move everything {} toward wall {}",
@@ -282,22 +275,9 @@ void leaveAtTheSides(const std::string& line, const Project& job, std::vector<st
     const auto least = readLength(found[1].str(), job.notation.units);
     if (!it || !least)
         return;
-    struct Near {
-        const Wall* wall = nullptr;
-        double off = 1e300;
-    };
-    const auto near = [&](double sign) {
-        Near out_;
-        const Vec2 way = it.there->pose.right() * sign;
-        for (const Wall& w : job.room->walls)
-            if (dot(w.inward(), way) < -0.99)
-                if (const double off = dot(it.there->pose.at - w.start, w.inward());
-                    off > 0 && off < out_.off)
-                    out_ = {&w, off};
-        return out_;
-    };
-    const Near left = near(-1);
-    const Near right = near(1);
+    const Pose& pose = it.there->pose;
+    const WallToward left = wallToward(*job.room, pose.at, -pose.right());
+    const WallToward right = wallToward(*job.room, pose.at, pose.right());
     const double half = it.piece->size.width.mm() / 2;
     if (left.wall == nullptr || right.wall == nullptr ||
         (left.off + right.off) / 2 - half < least->mm())
@@ -321,8 +301,10 @@ void pluralOnATop(const std::string& line, const Project& job, std::vector<std::
         "coffee table books) (on (?:the |my )?(.+))");
     static const auto told = meaning("(?:two|three|four|five|six|the|my|both|all|pair|of) .+");
     std::smatch found;
-    static const Saying ofThem("((?:put |place |add |set |throw )?)(?:the |some )?([a-z -]+?s) (on "
-                               ".+?),? (two|three|four|five|six|[2-9]) of them");
+    static const Saying ofThem(
+        "((?:put |place |add |set |throw )?)(?:the |some )?([a-z -]+?s) ((?:on|in|by|"
+        "at|under|beside|against|near|above|around|along) .+?),? (two|three|four|five|six|[2-9]) "
+        "of them");
     if (ofThem.is(line, found)) {
         out.push_back(fmt::format("{}{} {} {}", found[1].str(), found[4].str(), found[2].str(),
                                   found[3].str()));
@@ -336,20 +318,6 @@ void pluralOnATop(const std::string& line, const Project& job, std::vector<std::
         if (on != nullptr && on->kind->family == Family::table)
             out.push_back(fmt::format("{}a stack of books {}", found[1].str(), found[2].str()));
     }
-}
-
-/// "a small rug next to the bed": as such rugs are, where it is none that is there.
-void rugBesideABed(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Saying words(
-        "((?:put |place |add |lay )?)((?:an? |another )?)(?:small |little )?rug ("
-        "next to|beside|by|(?:to the |on the )?(?:left|right)(?: side)? of) (.*bed)");
-    std::smatch found;
-    if (!words.is(line, found) || (found[2].length() == 0 && !piecesNamed("the rug", job).empty()))
-        return;
-    if (const Piece* bed = pieceNamed(found[4], job);
-        bed != nullptr && bed->kind->role == Role::bed)
-        out.push_back(fmt::format("{}{}bedside rug {} {}", found[1].str(), found[2].str(),
-                                  found[3].str(), found[4].str()));
 }
 
 /// "curtains 250 wide, floor to ceiling": from there, on the window that is named, or the only one.
@@ -395,25 +363,14 @@ void chairsLikeThose(const std::string& line, const Project& job, std::vector<st
     std::smatch found;
     if (!words.is(line, found))
         return;
-    KindPtr kind;
-    for (const Piece& p : job.scheme().pieces)
-        if (p.kind->role == Role::diningChair) {
-            if (kind && kind != p.kind)
-                return;
-            kind = p.kind;
-        }
+    const Piece* table = onlyDiningTable(job);
+    const auto& all = job.scheme().pieces;
+    const bool some = std::any_of(all.begin(), all.end(),
+                                  [](const Piece& p) { return p.kind->role == Role::diningChair; });
+    const KindPtr kind = table != nullptr && some ? usualChair(job, table->id) : nullptr;
     if (kind)
         out.push_back(
             fmt::format("{}{}s {}", found[1].str(), foldCase(kind->name), found[2].str()));
-}
-
-/// "a bench 160 on the window side": of the table that is there.
-void onASideOfTheTable(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Saying words("(.*\\b(?:bench|chairs?)\\b.*) on the ([a-z]+) side");
-    std::smatch found;
-    const Piece* table = onlyDiningTable(job);
-    if (table != nullptr && words.is(line, found))
-        out.push_back(fmt::format("{} of {}", line, table->name));
 }
 
 /// "plants in both corners of wall A": one in each.
@@ -431,21 +388,6 @@ void inBothCorners(const std::string& line, const Project& job, std::vector<std:
     const auto named = [&](int i) { return wallName((i + n) % n); };
     out.push_back(fmt::format("add a {0} in corner {1}{2}; then add a {0} in corner {2}{3}",
                               found[1].str(), named(*wall - 1), named(*wall), named(*wall + 1)));
-}
-
-/// "three prints on wall D": on a wall they are pictures, and stand on no floor before it.
-void printsOnAWall(const std::string& line, const Project&, std::vector<std::string>& out) {
-    if (!mentions(line, {"print"}))
-        return;
-    static const auto words =
-        meaning("(?!print(?:s)? |print$)(.*?)\\bprint(s?)\\b((?: [0-9].*?)?,? (?:on|along|"
-                "across) (?:the )?wall [a-z]\\b.*)");
-    static const auto bare = meaning("(print)(s?) ((?:on|along) (?:the )?wall [a-z]\\b.*)");
-    std::smatch found;
-    if (std::regex_match(line, found, words))
-        out.push_back(fmt::format("{}picture{}{}", found[1].str(), found[2].str(), found[3].str()));
-    else if (std::regex_match(line, found, bare))
-        out.push_back(fmt::format("picture{} {}", found[2].str(), found[3].str()));
 }
 
 /// "pendants hanging 24 above the nightstands": one over each.
@@ -495,45 +437,10 @@ void seatsAndATable(const std::string& line, const Project& job, std::vector<std
                               chairs, place, called[0], called[1]));
 }
 
-/// "a dining table for four", of no size: as long as so many need (common practice).
-void tableForSoMany(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Saying words(
-        "((?:put |place |add |set )?(?:an? )?)(?:(?:dining|kitchen|supper) )?table "
-        "(?:for|to seat|that seats|seating) ([a-z]+|[0-9]+)(?: people| persons)?((?:,? "
-        ".*)?)");
-    std::smatch found;
-    if (!words.is(line, found) || onlyDiningTable(job) != nullptr)
-        return;
-    const auto many = found[2].str();
-    WordsReader counted(many, job);
-    int count = 0;
-    const KindPtr kind = job.library.kit->byWord("dining table");
-    constexpr int usual = 5; // up to 8 sit at the one that the kit has
-    constexpr int atUsual = 8;
-    if (!counted.takeCount(count) || count < 1 || count > 30 || !kind ||
-        (count >= usual && count <= atUsual))
-        return;
-    const bool metric = isMetric(job.notation.units);
-    // One at each end, and the others along both sides.
-    const int along = count <= 2 ? 1 : (count - 1) / 2;
-    const Length each = usualBy(job, "diner-width");
-    Length wide = each * std::max(along, count < usual ? 2 : along);
-    Length deep = kind->size.depth;
-    if (count < usual) {
-        wide = metric ? Length::centimetres(count <= 2 ? 80 : 120)
-                      : Length::inches(count <= 2 ? 30 : 48);
-        deep = metric ? Length::centimetres(80) : Length::inches(count <= 2 ? 30 : 32);
-    }
-    out.push_back(fmt::format("{}dining table {} x {}{}", found[1].str(), write(wide, job.notation),
-                              write(deep, job.notation), found[3].str()));
-}
-
 } // namespace
 
 std::vector<Meaning> meaningsOfOrdersFirst() {
-    return {printsOnAWall,   inRows,           pluralOnATop,        tableForSoMany,
-            seatsAndATable,  rugBesideABed,    curtainsFromCeiling, lightLower,
-            chairsLikeThose, onASideOfTheTable};
+    return {inRows, pluralOnATop, seatsAndATable, curtainsFromCeiling, lightLower, chairsLikeThose};
 }
 
 std::vector<Meaning> meaningsOfOrders() {

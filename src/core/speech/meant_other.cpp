@@ -132,12 +132,7 @@ void onTheFarSide(const std::string& line, const Project& job, std::vector<std::
         return;
     const auto which = foldCase(found[3].str());
     const auto room = [&](double sign) {
-        double least = 1e300;
-        const Vec2 way = it.there->pose.front() * sign;
-        for (const Wall& w : job.room->walls)
-            if (dot(w.inward(), way) < -0.7)
-                least = std::min(least, dot(it.there->pose.at - w.start, w.inward()));
-        return least;
+        return wallToward(*job.room, it.there->pose.at, it.there->pose.front() * sign).off;
     };
     const bool far = which != "near" && which != "wall" && which != "inner";
     const bool front = (room(1) > room(-1)) == far;

@@ -63,6 +63,27 @@ std::string lightsOverParts(int count, const Project& job) {
     return out;
 }
 
+/// The longest wall, and how far the room goes from it, mm.
+struct LongWay {
+    const Wall* along;
+    double depth;
+};
+LongWay longWay(const Room& room) {
+    const auto longest =
+        std::max_element(room.walls.begin(), room.walls.end(),
+                         [](const Wall& a, const Wall& b) { return a.length() < b.length(); });
+    const Vec2 size = room.bounds().size();
+    return {&*longest,
+            std::abs(longest->inward().x) * size.x + std::abs(longest->inward().y) * size.y};
+}
+
+/// To a whole centimetre or inch, as one writes it.
+std::string inWhole(double mm, const Project& job) {
+    return write(isMetric(job.notation.units) ? Length::centimetres(std::round(mm / 10))
+                                              : Length::inches(std::round(mm / 25.4)),
+                 job.notation);
+}
+
 /// "six recessed lights in two rows", "recessed lights in a grid": rows along the longest wall,
 /// each as far from its neighbour as twice from the wall; without a number by the floor's area.
 void lightsInRows(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -99,13 +120,9 @@ void lightsInRows(const std::string& line, const Project& job, std::vector<std::
         rows = said.str() == "2" || foldCase(said.str()) == "two"     ? 2
                : said.str() == "3" || foldCase(said.str()) == "three" ? 3
                                                                       : 1;
-    const auto& walls = job.room->walls;
-    const auto longest =
-        std::max_element(walls.begin(), walls.end(),
-                         [](const Wall& a, const Wall& b) { return a.length() < b.length(); });
-    const Box room = job.room->bounds();
-    const double depth = std::abs(longest->inward().x) * room.size().x +
-                         std::abs(longest->inward().y) * room.size().y;
+    const LongWay way = longWay(*job.room);
+    const Wall* longest = way.along;
+    const double depth = way.depth;
     // As square a grid as the number allows: no cell is more than twice as long as wide, if it can
     // be; at most three rows.
     for (int r = 1; rows == 0 && r <= 3; ++r)
@@ -117,12 +134,7 @@ void lightsInRows(const std::string& line, const Project& job, std::vector<std::
     if (rows == 0 || count % rows != 0)
         return;
     const int each = count / rows;
-    const auto length = [&](double mm) {
-        const bool metric = isMetric(job.notation.units);
-        return write(metric ? Length::centimetres(std::round(mm / 10))
-                            : Length::inches(std::round(mm / 25.4)),
-                     job.notation);
-    };
+    const auto length = [&](double mm) { return inWhole(mm, job); };
     std::string all;
     for (int r = 0; r < rows; ++r) {
         const double off = depth / rows * (r + 0.5);
@@ -180,21 +192,10 @@ void lightsDownTheRoom(const std::string& line, const Project& job, std::vector<
     int count = 0;
     if (!kind || !kind->underCeiling() || !WordsReader(found[1].str(), job).takeCount(count))
         return;
-    const auto& walls = job.room->walls;
-    const auto longest =
-        std::max_element(walls.begin(), walls.end(),
-                         [](const Wall& a, const Wall& b) { return a.length() < b.length(); });
-    const Box room = job.room->bounds();
-    const double depth = std::abs(longest->inward().x) * room.size().x +
-                         std::abs(longest->inward().y) * room.size().y;
-    const auto length = [&](double mm) {
-        return write(isMetric(job.notation.units) ? Length::centimetres(std::round(mm / 10))
-                                                  : Length::inches(std::round(mm / 25.4)),
-                     job.notation);
-    };
+    const LongWay way = longWay(*job.room);
     out.push_back(fmt::format("{} {}s {} from wall {}, {} apart", count, foldCase(kind->name),
-                              length(depth / 2), longest->name,
-                              length(longest->length().mm() / count)));
+                              inWhole(way.depth / 2, job), way.along->name,
+                              inWhole(way.along->length().mm() / count, job)));
 }
 
 } // namespace

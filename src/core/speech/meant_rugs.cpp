@@ -1,4 +1,4 @@
-// Rugs that lie partly under furniture, and out from under it.
+// Rugs that lie partly under furniture, out from under it, and beside a bed.
 #include "edit/arrange.h"
 #include "measure/text.h"
 #include "scheme/words.h"
@@ -137,10 +137,32 @@ void outFromUnder(const std::string& line, const Project& job, std::vector<std::
         out.push_back(fmt::format("{} 0 in front of {}", under->name, over->name));
 }
 
+/// "a small rug next to the bed", "rugs on both sides of the bed": as such rugs are, where it is
+/// none that is there.
+void rugBesideABed(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words("((?:put |place |add |lay )?)((?:an? |another |two |a pair of "
+                              ")?)(?:small |little )?rug(s?) ("
+                              "next to|beside|by|(?:to the |on the )?(?:left|right)(?: side)? "
+                              "of|(?:on )?(either|each|both) "
+                              "sides? of) (.*bed)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const bool isThere =
+        !found[5].matched && found[2].length() == 0 && !piecesNamed("the rug", job).empty();
+    const Piece* bed = pieceNamed(found[6], job);
+    const auto side = foldCase(found[4].str());
+    const bool besides = side == "next to" || side == "beside" || side == "by";
+    if (!isThere && bed != nullptr && bed->kind->role == Role::bed)
+        out.push_back(fmt::format(
+            "{}{}bedside rug{} {} {}", found[1].str(), found[2].str(), found[3].str(),
+            besides && found[3].length() > 0 ? "either side of" : found[4].str(), found[6].str()));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfRugsFirst() {
-    return {pastTheFoot, partlyUnder, soFarUnder};
+    return {rugBesideABed, pastTheFoot, partlyUnder, soFarUnder};
 }
 
 std::vector<Meaning> meaningsOfRugs() {

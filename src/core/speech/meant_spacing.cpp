@@ -92,6 +92,26 @@ std::optional<double> alongOf(const Piece& p, const BesideOne& by, const Scene& 
     return isLevel(by.side) ? at.x : at.y;
 }
 
+/// How long the side is that things stand along, mm.
+double roomAt(const BesideOne& by) {
+    return (isLevel(by.side) ? by.of->size.width : by.of->size.depth).mm();
+}
+
+/// Each of some pieces along the side, about its middle in the order in which they stand, so far
+/// from middle to middle.
+std::string inARow(std::vector<const Piece*> pieces, const BesideOne& by, double step,
+                   const Project& job, const Scene& scene) {
+    std::stable_sort(pieces.begin(), pieces.end(), [&](const Piece* a, const Piece* b) {
+        return alongOf(*a, by, scene) < alongOf(*b, by, scene);
+    });
+    const double middle = (static_cast<double>(pieces.size()) - 1) / 2;
+    std::vector<std::string> lines;
+    for (std::size_t i = 0; i < pieces.size(); ++i)
+        lines.push_back(fmt::format("{} {}", pieces[i]->name,
+                                    placeAt(by, (static_cast<double>(i) - middle) * step, job)));
+    return fmt::format("{}", fmt::join(lines, "; then "));
+}
+
 /// "move the stools to the other side", of what they are beside: each straight across.
 void toTheOtherSide(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
@@ -138,28 +158,20 @@ void spacedAtASide(const std::string& line, const Project& job, std::vector<std:
     const auto parted = namedAndFigure(found[1].str(), job);
     if (!parted || parted->pieces.size() < 2)
         return;
-    auto pieces = parted->pieces;
+    const auto& pieces = parted->pieces;
     const auto by = besideOne(pieces, job);
     const auto figure = readLength(parted->figure, job.notation.units);
     if (by.of == nullptr || !figure ||
         std::any_of(pieces.begin(), pieces.end(),
                     [&](const Piece* p) { return !alongOf(*p, by, **scene); }))
         return;
-    std::stable_sort(pieces.begin(), pieces.end(), [&](const Piece* a, const Piece* b) {
-        return alongOf(*a, by, **scene) < alongOf(*b, by, **scene);
-    });
-    const double room = (isLevel(by.side) ? by.of->size.width : by.of->size.depth).mm();
+    const double room = roomAt(by);
     const double wide = pieces.front()->size.width.mm();
     const auto many = static_cast<double>(pieces.size());
     const double between = figure->mm() + wide;
     const bool middles = found[2].matched || (many - 1) * between + wide > room;
     const double step = middles ? figure->mm() : between;
-    std::vector<std::string> lines;
-    for (std::size_t i = 0; i < pieces.size(); ++i)
-        lines.push_back(
-            fmt::format("{} {}", pieces[i]->name,
-                        placeAt(by, (static_cast<double>(i) - (many - 1) / 2) * step, job)));
-    out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
+    out.push_back(inARow(pieces, by, step, job, **scene));
 }
 
 std::string joinedNames(const std::vector<const Piece*>& pieces) {
@@ -232,7 +244,7 @@ void spacedEvenly(const std::string& line, const Project& job, std::vector<std::
     const auto scene = sceneOf(job);
     if (!scene || !words.is(line, found))
         return;
-    auto pieces = piecesNamed(found[1], job);
+    const auto pieces = piecesNamed(found[1], job);
     if (pieces.size() < 2)
         return;
     const Tie* at = tieToTable(*pieces.front(), job.scheme());
@@ -253,17 +265,8 @@ void spacedEvenly(const std::string& line, const Project& job, std::vector<std::
     }
     if (alongTogether(pieces, job, **scene).empty())
         return;
-    std::stable_sort(pieces.begin(), pieces.end(), [&](const Piece* a, const Piece* b) {
-        return alongOf(*a, by, **scene) < alongOf(*b, by, **scene);
-    });
-    const double room = (isLevel(by.side) ? by.of->size.width : by.of->size.depth).mm();
-    const auto many = static_cast<double>(pieces.size());
-    std::vector<std::string> lines;
-    for (std::size_t i = 0; i < pieces.size(); ++i)
-        lines.push_back(
-            fmt::format("{} {}", pieces[i]->name,
-                        placeAt(by, (static_cast<double>(i) - (many - 1) / 2) * room / many, job)));
-    out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
+    out.push_back(
+        inARow(pieces, by, roomAt(by) / static_cast<double>(pieces.size()), job, **scene));
 }
 
 } // namespace

@@ -305,18 +305,19 @@ void fillsWall(const std::string& line, const Project& job, std::vector<std::str
         (!fill && kind->family != Family::storage) || !kind->takesFloor() || kind->flat() || !scene)
         return;
     constexpr std::size_t most = 12;
+    std::size_t all = 0;
     std::vector<std::string> lines;
     const double wide = kind->size.width.mm();
     for (const auto& [from, to] :
          freeAlong(**scene, *wall, kind->size.depth.mm(), kind->size.height)) {
         const double fit = std::floor((to - from + 0.01) / wide);
         const double first = from + (to - from - fit * wide) / 2;
-        for (int i = 0; i < static_cast<int>(fit); ++i)
-            lines.push_back(fmt::format(
-                "add {} against wall {}, {} from the left corner", kind->name, wallName(*wall),
-                write(Length::millimetres(first + i * wide), job.notation)));
+        if (fit < 1)
+            continue;
+        lines.push_back(sideBySide(*kind, static_cast<int>(fit), *wall, first, job));
+        all += static_cast<std::size_t>(fit);
     }
-    if (!lines.empty() && lines.size() <= most)
+    if (!lines.empty() && all <= most)
         out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
 }
 

@@ -60,6 +60,54 @@ const Piece* pieceNamed(const std::string& words, const Project& job) {
     }
 }
 
+WallToward wallToward(const Room& room, Vec2 from, Vec2 way) {
+    constexpr double square = 0.99;
+    WallToward out;
+    for (const Wall& w : room.walls)
+        if (const double off = dot(from - w.start, w.inward());
+            dot(w.inward(), way) < -square && off > 0 && off < out.off)
+            out = {&w, off};
+    return out;
+}
+
+const Piece* onlyOneLike(const Kind& kind, const Project& job) {
+    const Piece* found = nullptr;
+    for (const Piece& p : job.scheme().pieces)
+        if (p.kind->role == kind.role && p.kind->family == kind.family && p.kind->on == kind.on) {
+            if (found != nullptr)
+                return nullptr;
+            found = &p;
+        }
+    return found;
+}
+
+const Fixture* onlyBreast(const Room& room) {
+    const Fixture* found = nullptr;
+    for (const Fixture& f : room.fixtures)
+        if (f.isBreast()) {
+            if (found != nullptr)
+                return nullptr;
+            found = &f;
+        }
+    return found;
+}
+
+std::string sizesOf(const Piece& p, const Size& size, const Project& job) {
+    const bool hangs = p.kind->hangs();
+    const auto said = [&](Length l) { return write(l, job.notation); };
+    return fmt::format("{} x {} x {}", said(size.width), said(hangs ? size.height : size.depth),
+                       said(hangs ? size.depth : size.height));
+}
+
+std::string sideBySide(const Kind& kind, int count, int wall, double from, const Project& job) {
+    std::vector<std::string> lines;
+    for (int i = 0; i < count; ++i)
+        lines.push_back(fmt::format(
+            "add {} against wall {}, {} from the left corner", kind.name, wallName(wall),
+            write(Length::millimetres(from + i * kind.size.width.mm()), job.notation)));
+    return fmt::format("{}", fmt::join(lines, "; then "));
+}
+
 Angle turnToFace(Vec2 direction) {
     return (directionOf(direction) - directionOf(Pose{}.front())).normalised();
 }

@@ -73,6 +73,24 @@ struct SeveralStand {
 /// that way is not on it.
 [[nodiscard]] bool isAtWall(const Piece&, int wall, const Scene&);
 
+/// The wall that a direction meets squarely, and how far off its face is, mm; null for none.
+struct WallToward {
+    const Wall* wall = nullptr;
+    double off = 1e300;
+};
+[[nodiscard]] WallToward wallToward(const Room&, Vec2 from, Vec2 way);
+
+/// The only piece that serves as a kind does, and has its place on the same surface; null for none,
+/// or several.
+[[nodiscard]] const Piece* onlyOneLike(const Kind&, const Project&);
+/// The only fireplace or chimney breast; null for none, or several.
+[[nodiscard]] const Fixture* onlyBreast(const Room&);
+
+/// "84 x 36 x 34": such a size of a piece, in the order in which its kind is told.
+[[nodiscard]] std::string sizesOf(const Piece&, const Size&, const Project&);
+/// So many of a kind against a wall, side by side from there on: a line that adds them.
+[[nodiscard]] std::string sideBySide(const Kind&, int count, int wall, double from, const Project&);
+
 /// The turn of a piece whose front looks along a direction.
 [[nodiscard]] Angle turnToFace(Vec2 direction);
 

@@ -6,6 +6,7 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/spoken.h"
+#include "scheme/surfaces.h"
 #include "speech/questions.h"
 
 #include <algorithm>
@@ -68,10 +69,9 @@ std::optional<Answer> howHighItHangs(const Asking& a, int id) {
     const Piece& p = *a.scene->pieceById(id);
     std::string now;
     if (p.kind->underCeiling())
-        now = worded(
-            "{} hangs with its underside at {}, and is {} high", p.name,
-            writeGap(a.job.room->ceiling - a.scene->byId(id)->off - p.size.height, a.job.notation),
-            writeGap(p.size.height, a.job.notation));
+        now = worded("{} hangs with its underside at {}, and is {} high", p.name,
+                     writeGap(bottomOf(*a.scene, p, *a.scene->byId(id)), a.job.notation),
+                     writeGap(p.size.height, a.job.notation));
     else if (p.onWall())
         now = worded("{} hangs with its centre at {}", p.name,
                      writeGap(Length::millimetres(a.scene->byId(id)->pose.at.y), a.job.notation));

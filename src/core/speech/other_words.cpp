@@ -418,28 +418,9 @@ std::string plainOpenings(const std::string& line, const Project& job) {
     return found.prefix().str() + "the " + found[2].str() + found.suffix().str();
 }
 
-/// "a rug nine by twelve": in figures.
-std::string figuresBy(std::string line) {
-    static const std::regex words("\\b(two|three|four|five|six|seven|eight|nine|ten|twelve) by "
-                                  "(three|four|five|six|seven|eight|nine|ten|twelve|thirteen|"
-                                  "fourteen)\\b",
-                                  std::regex::icase | std::regex::optimize);
-    static constexpr std::string_view names[] = {
-        "zero",  "one",  "two", "three",  "four",   "five",     "six",     "seven",
-        "eight", "nine", "ten", "eleven", "twelve", "thirteen", "fourteen"};
-    const auto figure = [](const std::string& word) {
-        const auto at = std::find(std::begin(names), std::end(names), foldCase(word));
-        return std::to_string(at - std::begin(names));
-    };
-    if (std::smatch found; std::regex_search(line, found, words))
-        return found.prefix().str() + figure(found[1].str()) + " x " + figure(found[2].str()) +
-               found.suffix().str();
-    return line;
-}
-
 /// The line with what is said for other words put as those.
 std::string withinPut(std::string line) {
-    line = figuresBy(std::move(line));
+    line = inFigures(std::move(line));
     static const auto all = known({otherWithin()});
     for (const Known& one : all)
         if (one.words.canBeIn(foldCase(line)))

@@ -1,6 +1,7 @@
 #pragma once
 
 #include <span>
+#include <string>
 
 namespace mezzet {
 
@@ -22,5 +23,7 @@ struct OtherWords {
 /// Words within a line that stand for others wherever they are: all of them at once, before the
 /// rest is tried.
 [[nodiscard]] std::span<const OtherWords> otherWithin();
+/// "two feet", "nine by twelve": numbers before a unit, and such sizes, in figures.
+[[nodiscard]] std::string inFigures(std::string line);
 
 } // namespace mezzet

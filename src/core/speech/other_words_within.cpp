@@ -1,5 +1,10 @@
 // Words that are said for others wherever they stand in a line.
+#include "measure/text.h"
 #include "speech/other_words_table.h"
+
+#include <algorithm>
+#include <iterator>
+#include <regex>
 
 namespace mezzet {
 
@@ -15,6 +20,10 @@ constexpr OtherWords withinInstead[] = {
      "(two|three|four|five|six|eight|nine|"
      "[2-9]) in (.+)$",
      "$3 $1 $2 in $4"},
+    {"(^(?!.*\\bget (?:an?|the) table\\b).*\\b(?:an?|the|for|put|place|add) |^)table for "
+     "(?=(?:two|three|four|five|six|seven|eight|nine|ten|"
+     "twelve|[0-9]+)\\b)",
+     "$1dining table for "},
     {"\\bon the wall (?=(?:by|next to|beside|near) )", ""},
     {"\\bone (?=(?:each|either) (?:side|end)\\b)", "one on "},
     {"\\b(?:over|across|along|for|on) the (?:full|whole|entire|complete) "
@@ -107,10 +116,6 @@ constexpr OtherWords withinInstead[] = {
      "((?:over|on|in|by|at|under|beside|next to|left|right|against|near|above|in front of|behind) "
      ".+)$",
      "add a $1 $2; then add a $1 $3"},
-    {"^((?:put |place |add |set )?)(?:the |some )?([a-z -]+?s) "
-     "((?:on|in|by|at|under|beside|against|near|"
-     "above|around|along) .+?),? (two|three|four|five|six|[2-9]) of them$",
-     "$1$4 $2 $3"},
     {"\\b(?:room|floor)(?:'s)? (?:floor )?area\\b", "area"},
     {"^((?!.*\\bunder\\b).*\\b(?:rug|carpet)\\b[^,]*?),? ([0-9][^,]*?) (?:past|beyond) the "
      "(foot|sides?|end) of (the bed)$",
@@ -236,18 +241,6 @@ constexpr OtherWords withinInstead[] = {
     {"\\b([0-9]\\S*(?: ?(?:cm|mm|m|in|inch|inches))?) (?:drop|in drop|of drop)\\b", "$1 long"},
     {"\\breading (?:light|lamp)(s?) (?=(?:on |at |to )?(?:each|either|both) sides? of)",
      "sconce$1 "},
-    {"\\bone (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "1 $1"},
-    {"\\btwo (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "2 $1"},
-    {"\\bthree (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "3 $1"},
-    {"\\bfour (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "4 $1"},
-    {"\\bfive (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "5 $1"},
-    {"\\bsix (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "6 $1"},
-    {"\\bseven (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "7 $1"},
-    {"\\beight (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "8 $1"},
-    {"\\bnine (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "9 $1"},
-    {"\\bten (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b", "10 $1"},
-    {"\\btwelve (inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b",
-     "12 $1"},
     {"\\b(?:next to|beside) (?:each other|one another)\\b", "side by side"},
     {"^(.*\\b(?:rug|carpet)\\b.*?) under (.+?),? (?:with )?(two thirds|half|a third|one third) "
      "(?:of "
@@ -395,6 +388,28 @@ constexpr OtherWords withinInstead[] = {
 };
 
 } // namespace
+
+std::string inFigures(std::string line) {
+    static const std::regex words(
+        "\\b(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)"
+        "(?: (?=(?:inches|inch|feet|foot|yards?|centimet(?:er|re)s?|cms?|met(?:er|re)s?)\\b)| by "
+        "(three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen)\\b)",
+        std::regex::icase | std::regex::optimize);
+    static constexpr std::string_view names[] = {
+        "zero",  "one",  "two", "three",  "four",   "five",     "six",     "seven",
+        "eight", "nine", "ten", "eleven", "twelve", "thirteen", "fourteen"};
+    const auto figure = [](const std::string& word) {
+        const auto at = std::find(std::begin(names), std::end(names), foldCase(word));
+        return std::to_string(at - std::begin(names));
+    };
+    std::string out;
+    auto rest = line.cbegin();
+    for (std::smatch found; std::regex_search(rest, line.cend(), found, words);
+         rest = found.suffix().first)
+        out += found.prefix().str() + figure(found[1].str()) +
+               (found[2].matched ? " x " + figure(found[2].str()) : std::string(" "));
+    return out + std::string(rest, line.cend());
+}
 
 std::span<const OtherWords> otherWithin() {
     return withinInstead;

@@ -297,9 +297,9 @@ std::optional<Answer> howMuchFabric(Asking& a) {
                                  : std::ceil(sum.mm() / yard * 4) / 4; // to a quarter
     out.words += metric ? worded(". That is {:g} m of cloth", amount)
                         : worded(". That is {:g} yards of cloth", amount);
-    out.words += worded(", twice as full as the rail, with {} for hem and heading (assumed); a "
-                        "pattern that repeats wants more",
-                        writeGap(hems, a.job.notation));
+    out.words += worded(". Assumed: twice as full as the rail, {} for hem and heading, and cloth "
+                        "{} wide; a pattern that repeats wants more",
+                        writeGap(hems, a.job.notation), writeGap(cloth, a.job.notation));
     return out;
 }
 

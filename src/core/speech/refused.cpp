@@ -8,6 +8,24 @@
 
 namespace mezzet {
 
+namespace {
+
+/// The problem, pointing at a stretch of a text, in bytes.
+Problem at(Problem p, std::string_view text, std::size_t from, std::size_t size) {
+    p.column = static_cast<int>(characterCount(text.substr(0, from))) + 1;
+    p.width = static_cast<int>(characterCount(text.substr(from, size)));
+    return p;
+}
+
+/// The same of what a pattern found, or of a part of that.
+template <class Found>
+Problem at(Problem p, std::string_view text, const Found& found, std::size_t part = 0) {
+    return at(std::move(p), text, static_cast<std::size_t>(found.position(part)),
+              static_cast<std::size_t>(found.length(part)));
+}
+
+} // namespace
+
 std::optional<Problem> whichWall(std::string_view text, const Room& room) {
     static const std::regex words(
         "\\b(back|far|near|front|rear|end|side|main|empty|blank|other|left|left-hand|"
@@ -17,13 +35,9 @@ std::optional<Problem> whichWall(std::string_view text, const Room& room) {
     if (room.walls.empty() || !std::regex_search(text.begin(), text.end(), found, words))
         return {};
     const auto letter = wallName(static_cast<int>(room.walls.size()) - 1);
-    Problem p{worded("which is the {}? the room has walls A to {}", found.str(), letter),
-              worded("say its letter, or what is in it, like “the window wall”")};
-    p.column = static_cast<int>(
-                   characterCount(text.substr(0, static_cast<std::size_t>(found.position())))) +
-               1;
-    p.width = static_cast<int>(found.length());
-    return p;
+    return at(Problem{worded("which is the {}? the room has walls A to {}", found.str(), letter),
+                      worded("say its letter, or what is in it, like “the window wall”")},
+              text, found);
 }
 
 std::optional<Problem> onASill(std::string_view text) {
@@ -33,13 +47,9 @@ std::optional<Problem> onASill(std::string_view text) {
     std::match_results<std::string_view::const_iterator> found;
     if (!std::regex_search(text.begin(), text.end(), found, words))
         return {};
-    Problem p{"how deep it is stands nowhere, so nothing is set on it",
-              "hang a shelf there, or stand a console before it, and say it on that"};
-    p.column = static_cast<int>(
-                   characterCount(text.substr(0, static_cast<std::size_t>(found.position(1))))) +
-               1;
-    p.width = static_cast<int>(found.length(1));
-    return p;
+    return at(Problem{"how deep it is stands nowhere, so nothing is set on it",
+                      "hang a shelf there, or stand a console before it, and say it on that"},
+              text, found, 1);
 }
 
 std::optional<Problem> onADoorLeaf(std::string_view text) {
@@ -49,13 +59,11 @@ std::optional<Problem> onADoorLeaf(std::string_view text) {
     std::match_results<std::string_view::const_iterator> found;
     if (!std::regex_search(text.begin(), text.end(), found, words))
         return {};
-    Problem p{"a door's leaf moves, and nothing is hung on it here",
-              "say it like: mirror beside the door; what the leaf carries is no part of the plan"};
-    p.column = static_cast<int>(
-                   characterCount(text.substr(0, static_cast<std::size_t>(found.position())))) +
-               1;
-    p.width = static_cast<int>(found.length());
-    return p;
+    return at(
+        Problem{
+            "a door's leaf moves, and nothing is hung on it here",
+            "say it like: mirror beside the door; what the leaf carries is no part of the plan"},
+        text, found);
 }
 
 std::optional<Problem> nothingOnIt(std::string_view text, const Project& job) {
@@ -73,12 +81,8 @@ std::optional<Problem> nothingOnIt(std::string_view text, const Project& job) {
             return p.on.isCarried() && p.on.piece == on->id;
         }))
         return {};
-    Problem p{worded("nothing is on {}", on->name), "name what is in the room"};
-    p.column = static_cast<int>(characterCount(
-                   std::string_view(line).substr(0, static_cast<std::size_t>(found.position(1))))) +
-               1;
-    p.width = static_cast<int>(characterCount(line)) - p.column + 1;
-    return p;
+    return at(Problem{worded("nothing is on {}", on->name), "name what is in the room"}, line,
+              static_cast<std::size_t>(found.position(1)), line.size());
 }
 
 bool isBroughtBack(std::string_view line, std::string_view before) {
@@ -106,13 +110,9 @@ std::optional<Problem> isTakenOut(std::string_view text) {
     std::match_results<std::string_view::const_iterator> found;
     if (!std::regex_search(text.begin(), text.end(), found, spoken))
         return {};
-    Problem p{worded("what “{}” speaks of was taken out", found.str(1)),
-              "name another piece, or say “undo” to have it back"};
-    p.column = static_cast<int>(
-                   characterCount(text.substr(0, static_cast<std::size_t>(found.position(1))))) +
-               1;
-    p.width = static_cast<int>(found.length(1));
-    return p;
+    return at(Problem{worded("what “{}” speaks of was taken out", found.str(1)),
+                      "name another piece, or say “undo” to have it back"},
+              text, found, 1);
 }
 
 namespace {
@@ -124,13 +124,11 @@ std::optional<Problem> pointingAt(const std::string& word, Problem p, std::strin
     if (wanted.empty() || folded.size() != text.size())
         return {};
     const auto isLetter = [](char c) { return c >= 'a' && c <= 'z'; };
-    for (auto at = folded.find(wanted); at != std::string::npos; at = folded.find(wanted, at + 1)) {
-        const auto end = at + wanted.size();
-        if (at > 0 && isLetter(folded[at - 1]))
+    for (auto where = folded.find(wanted); where != std::string::npos;
+         where = folded.find(wanted, where + 1)) {
+        if (where > 0 && isLetter(folded[where - 1]))
             continue;
-        p.column = static_cast<int>(characterCount(text.substr(0, at))) + 1;
-        p.width = static_cast<int>(characterCount(text.substr(at, end - at)));
-        return p;
+        return at(std::move(p), text, where, wanted.size());
     }
     return {};
 }
