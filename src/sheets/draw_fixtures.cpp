@@ -12,10 +12,6 @@ namespace mezzet::sheets {
 
 namespace {
 
-Vec2 up(double s, double z) {
-    return {s, -z};
-}
-
 /// A rectangle on the floor before a wall.
 struct Plot {
     const Wall& w;
@@ -245,10 +241,10 @@ void drawFixtureFront(const Drawing& d, const Room& room, int wall, const Fixtur
     const double low = f.up.mm();
     const double high = (f.up + f.height).mm();
     const auto box = [&](double l0, double z0, double r0, double z1) {
-        p.drawPolygon(d.polygon({up(l0, z0), up(r0, z0), up(r0, z1), up(l0, z1)}));
+        p.drawPolygon(d.polygon({onFace(l0, z0), onFace(r0, z0), onFace(r0, z1), onFace(l0, z1)}));
     };
     const auto line = [&](double s0, double z0, double s1, double z1) {
-        p.drawLine(d.at(up(s0, z0)), d.at(up(s1, z1)));
+        p.drawLine(d.at(onFace(s0, z0)), d.at(onFace(s1, z1)));
     };
     p.setPen(d.ink(1.2));
     p.setBrush(d.look.board);
@@ -297,15 +293,15 @@ void drawFixtureFront(const Drawing& d, const Room& room, int wall, const Fixtur
         const double step = f.going.mm() * (f.upRight ? 1 : -1);
         double s = f.upRight ? l : r;
         double z = 0;
-        profile.push_back(up(s, 0));
+        profile.push_back(onFace(s, 0));
         for (int i = 0; i < f.risers; ++i) {
             z += f.riser.mm();
-            profile.push_back(up(s, z));
+            profile.push_back(onFace(s, z));
             if (i + 1 < f.risers)
                 s += step;
-            profile.push_back(up(s, z));
+            profile.push_back(onFace(s, z));
         }
-        profile.push_back(up(s, 0));
+        profile.push_back(onFace(s, 0));
         p.drawPolygon(d.polygon(profile));
         break;
     }
@@ -318,7 +314,7 @@ void drawFixtureFront(const Drawing& d, const Room& room, int wall, const Fixtur
             line(l, low - 18, l, low + 18);
         else
             for (const double dz : {-22.0, 22.0})
-                p.drawEllipse(d.at(up(l, low + dz)), 1.2 * d.pen, 1.2 * d.pen);
+                p.drawEllipse(d.at(onFace(l, low + dz)), 1.2 * d.pen, 1.2 * d.pen);
         break;
     }
     case FixtureKind::vent:
@@ -330,8 +326,9 @@ void drawFixtureFront(const Drawing& d, const Room& room, int wall, const Fixtur
     case FixtureKind::wallLight: {
         const double half = std::max(f.width.mm() / 2, 90.0);
         const double tall = std::max(f.height.mm() / 2, 110.0);
-        p.drawPolygon(d.polygon({up(l - half * 0.7, low - tall), up(l + half * 0.7, low - tall),
-                                 up(l + half, low + tall), up(l - half, low + tall)}));
+        p.drawPolygon(
+            d.polygon({onFace(l - half * 0.7, low - tall), onFace(l + half * 0.7, low - tall),
+                       onFace(l + half, low + tall), onFace(l - half, low + tall)}));
         break;
     }
     }

@@ -16,10 +16,6 @@ namespace mezzet::sheets {
 
 namespace {
 
-Vec2 up(Vec2 p) {
-    return {p.x, -p.y};
-}
-
 /// A piece's outline grown inward by so much, about its own centre, as it is drawn.
 QPolygonF ring(const Drawing& d, const Piece& p, const Placed& where, Length inset) {
     Piece small = p;
@@ -30,7 +26,7 @@ QPolygonF ring(const Drawing& d, const Piece& p, const Placed& where, Length ins
     std::vector<Vec2> out;
     for (const Vec2 c : outline(placed(small.shape(), drawn(p.on, where.pose)),
                                 Length::millimetres(0.25 / d.scale)))
-        out.push_back(up(c));
+        out.push_back(onFace(c));
     return d.polygon(out);
 }
 
@@ -71,7 +67,7 @@ private:
         d_.painter.drawPolygon(ring(d_, p_, where_, inset));
     }
     [[nodiscard]] Vec2 local(double x, double y) const {
-        return up(where_.pose.at + turned(Vec2{x, y}, -where_.pose.turn));
+        return onFace(where_.pose.at + turned(Vec2{x, y}, -where_.pose.turn));
     }
     void line(double x0, double y0, double x1, double y1, double width = 0.7) {
         d_.painter.setPen(d_.ink(width, d_.look.soft));
@@ -252,7 +248,7 @@ void nameHung(const Drawing& d, const Piece& p, const Placed& where) {
         return;
     const auto name = QString::fromStdString(p.name);
     const Box b = bounds(where.shape);
-    const QRectF in = QRectF(d.at(up({b.low.x, b.high.y})), d.at(up({b.high.x, b.low.y})))
+    const QRectF in = QRectF(d.at(onFace({b.low.x, b.high.y})), d.at(onFace({b.high.x, b.low.y})))
                           .normalized()
                           .adjusted(3 * d.pen, 0, -3 * d.pen, 0);
     const QFont font = sans(11.5 * d.pen);
@@ -290,8 +286,9 @@ void drawHungPiece(const Drawing& d, const Piece& p, const Placed& where,
         const Box b = bounds(where.shape);
         d.painter.setPen(QPen(d.look.ink, d.pen, Qt::DashLine));
         d.painter.setBrush(Qt::NoBrush);
-        d.painter.drawRect(QRectF(d.at(up({b.low.x, b.high.y})), d.at(up({b.high.x, b.low.y})))
-                               .adjusted(-5 * d.pen, -5 * d.pen, 5 * d.pen, 5 * d.pen));
+        d.painter.drawRect(
+            QRectF(d.at(onFace({b.low.x, b.high.y})), d.at(onFace({b.high.x, b.low.y})))
+                .adjusted(-5 * d.pen, -5 * d.pen, 5 * d.pen, 5 * d.pen));
         return;
     }
     HungFront(d, p, where, pictures).draw();
@@ -313,8 +310,8 @@ void drawHung(const Drawing& d, const WallsView& scene, int wall, const Pictures
     // Names lie rather on what of a thing is seen.
     if (d.labels != nullptr && leaning.size() > 1)
         for (const Leaning& l : leaning)
-            d.labels->ratherClear(QRectF(d.at(up({l.box.low.x, l.box.high.y})),
-                                         d.at(up({l.box.high.x, l.box.low.y}))),
+            d.labels->ratherClear(QRectF(d.at(onFace({l.box.low.x, l.box.high.y})),
+                                         d.at(onFace({l.box.high.x, l.box.low.y}))),
                                   l.id);
     for (const Leaning& l : leaning)
         for (std::size_t i = 0; i < scene.hung.size(); ++i)
@@ -342,14 +339,14 @@ void drawEyeBand(const Drawing& d, const Room& room, int wall, const Band& band)
         return before ? 0.0 : nosingAt(*stairs, s);
     };
     for (const double s : at)
-        ring.push_back(up({s, level(s) + *band.low}));
+        ring.push_back(onFace({s, level(s) + *band.low}));
     for (auto it = at.rbegin(); it != at.rend(); ++it)
-        ring.push_back(up({*it, level(*it) + *band.high}));
+        ring.push_back(onFace({*it, level(*it) + *band.high}));
     if (stairs != nullptr) {
         // The line over the nosings, from which eyes are measured.
         std::vector<Vec2> nosings;
         for (const double s : at)
-            nosings.push_back(up({s, level(s)}));
+            nosings.push_back(onFace({s, level(s)}));
         d.painter.setPen(QPen(d.look.soft, d.pen, Qt::DashLine));
         d.painter.drawPolyline(d.polygon(nosings));
     }
@@ -367,9 +364,9 @@ void drawEyeBand(const Drawing& d, const Room& room, int wall, const Band& band)
     std::vector<QRectF> places;
     const QRectF box = wordsAbout({}, words, d.pen);
     for (double s = 0; s < length; s += 150) {
-        const QPointF p = d.at(up({s, level(s) + (*band.low + *band.high) / 2}));
+        const QPointF p = d.at(onFace({s, level(s) + (*band.low + *band.high) / 2}));
         places.push_back(box.translated(p.x() + 6 * d.pen + box.width() / 2, p.y()));
-        if (places.back().right() > d.at(up({length, 0})).x())
+        if (places.back().right() > d.at(onFace({length, 0})).x())
             places.pop_back();
     }
     drawWords(d, std::move(places), words);
@@ -379,7 +376,7 @@ void drawHooks(const Drawing& d, const std::vector<HangOf>& all) {
     const double r = 4.5 * d.pen;
     for (const HangOf& h : all)
         for (const HookPoint& k : h.hooks) {
-            const QPointF at = d.at(up({k.along.mm(), k.up.mm()}));
+            const QPointF at = d.at(onFace({k.along.mm(), k.up.mm()}));
             d.painter.setPen(QPen(d.look.tight, 1.6 * d.pen));
             d.painter.drawLine(at - QPointF(r, r), at + QPointF(r, r));
             d.painter.drawLine(at + QPointF(-r, r), at + QPointF(r, -r));
@@ -393,7 +390,7 @@ void drawHooks(const Drawing& d, const std::vector<HangOf>& all) {
 void drawHookNumber(const Drawing& d, Length along, Length height, int number) {
     if (d.labels == nullptr)
         return;
-    const QPointF at = d.at(up({along.mm(), height.mm()}));
+    const QPointF at = d.at(onFace({along.mm(), height.mm()}));
     const double cross = 4.8 * d.pen;
     d.labels->keepClear(QRectF(at.x() - cross, at.y() - cross, 2 * cross, 2 * cross));
     // On a patch of bare paper beside its cross.
@@ -432,14 +429,15 @@ void drawReflection(const Drawing& d, const Scene& scene, const std::vector<Mirr
         }
         if (s.hidden)
             c = d.look.soft;
-        d.painter.fillRect(
-            QRectF(d.at(up({s.from, s.high})), d.at(up({s.to, s.low}))).adjusted(0, 0, 0.6, 0), c);
+        d.painter.fillRect(QRectF(d.at(onFace({s.from, s.high})), d.at(onFace({s.to, s.low})))
+                               .adjusted(0, 0, 0.6, 0),
+                           c);
     }
     // Lines where one thing ends and another begins, strip to strip.
     d.painter.setPen(d.ink(0.8));
     for (const MirrorStrip& s : all) {
         for (const double z : {s.low, s.high})
-            d.painter.drawLine(d.at(up({s.from, z})), d.at(up({s.to, z})));
+            d.painter.drawLine(d.at(onFace({s.from, z})), d.at(onFace({s.to, z})));
     }
 }
 
@@ -459,7 +457,7 @@ void drawCorners(const Drawing& d, const WallsView& scene, int wall) {
         const auto edge = [&](double out, double low, double high) {
             const double x = left ? out : length - out;
             d.painter.setPen(QPen(faint, 1.2 * d.pen, Qt::DashDotLine));
-            d.painter.drawLine(d.at(up({x, low})), d.at(up({x, high})));
+            d.painter.drawLine(d.at(onFace({x, low})), d.at(onFace({x, high})));
         };
         for (std::size_t i = 0; i < scene.hung.size(); ++i) {
             const Piece& p = scene.hungPiece(i);
@@ -483,7 +481,7 @@ void drawCorners(const Drawing& d, const WallsView& scene, int wall) {
 }
 
 Reading onPaper(Reading r) {
-    r.at = {up(r.at[0]), up(r.at[1])};
+    r.at = {onFace(r.at[0]), onFace(r.at[1])};
     return r;
 }
 

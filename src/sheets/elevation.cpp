@@ -13,10 +13,6 @@ namespace mezzet::sheets {
 
 namespace {
 
-Vec2 up(double s, double z) {
-    return {s, -z};
-}
-
 class Front {
 public:
     Front(const Drawing& d, const Piece& p, const Standing& s, bool faceOn)
@@ -75,7 +71,7 @@ public:
 
 private:
     /// Above what it stands on.
-    [[nodiscard]] Vec2 rise(double s, double z) const { return up(s, z + base_); }
+    [[nodiscard]] Vec2 rise(double s, double z) const { return onFace(s, z + base_); }
     void box(double l, double low, double r, double high) {
         d_.painter.setPen(d_.ink(1));
         d_.painter.setBrush(wash_);
@@ -223,9 +219,10 @@ void drawOpeningFront(const Drawing& d, const Opening& o) {
     const double low = o.sill.mm();
     const double high = (o.sill + o.height).mm();
     const auto box = [&](double inset) {
-        p.drawPolygon(d.polygon({up(l + inset, low + (o.kind == OpeningKind::window ? inset : 0)),
-                                 up(r - inset, low + (o.kind == OpeningKind::window ? inset : 0)),
-                                 up(r - inset, high - inset), up(l + inset, high - inset)}));
+        p.drawPolygon(
+            d.polygon({onFace(l + inset, low + (o.kind == OpeningKind::window ? inset : 0)),
+                       onFace(r - inset, low + (o.kind == OpeningKind::window ? inset : 0)),
+                       onFace(r - inset, high - inset), onFace(l + inset, high - inset)}));
     };
     p.setPen(d.ink(1.2));
     p.setBrush(d.look.night ? d.look.panelEdge : QColor(0xf3f1ea));
@@ -234,15 +231,15 @@ void drawOpeningFront(const Drawing& d, const Opening& o) {
     p.setPen(d.ink(0.8));
     if (o.kind == OpeningKind::window) {
         box(55);
-        p.drawLine(d.at(up((l + r) / 2, low + 55)), d.at(up((l + r) / 2, high - 55)));
-        p.drawLine(d.at(up(l - 40, low)), d.at(up(r + 40, low)));
+        p.drawLine(d.at(onFace((l + r) / 2, low + 55)), d.at(onFace((l + r) / 2, high - 55)));
+        p.drawLine(d.at(onFace(l - 40, low)), d.at(onFace(r + 40, low)));
     } else if (o.kind == OpeningKind::door) {
         box(40);
         p.setPen(QPen(d.look.soft, 0.8 * d.pen, Qt::DashLine));
         // The mark points at the hinge.
         const auto leaf = [&](double hinge, double lock) {
-            p.drawLine(d.at(up(lock, high - 40)), d.at(up(hinge, (low + high) / 2)));
-            p.drawLine(d.at(up(lock, low)), d.at(up(hinge, (low + high) / 2)));
+            p.drawLine(d.at(onFace(lock, high - 40)), d.at(onFace(hinge, (low + high) / 2)));
+            p.drawLine(d.at(onFace(lock, low)), d.at(onFace(hinge, (low + high) / 2)));
         };
         const double middle = (l + r) / 2;
         switch (o.style) {
@@ -253,34 +250,35 @@ void drawOpeningFront(const Drawing& d, const Opening& o) {
             leaf(l + 40, middle);
             leaf(r - 40, middle);
             p.setPen(d.ink(0.8));
-            p.drawLine(d.at(up(middle, low)), d.at(up(middle, high - 40)));
+            p.drawLine(d.at(onFace(middle, low)), d.at(onFace(middle, high - 40)));
             break;
         case DoorStyle::folding:
             p.setPen(d.ink(0.8));
             for (const double k : {0.25, 0.5, 0.75})
-                p.drawLine(d.at(up(l + (r - l) * k, low)), d.at(up(l + (r - l) * k, high - 40)));
+                p.drawLine(d.at(onFace(l + (r - l) * k, low)),
+                           d.at(onFace(l + (r - l) * k, high - 40)));
             break;
         case DoorStyle::sliding:
         case DoorStyle::pocket: {
             if (slidesInItsFrame(o)) {
                 p.setPen(d.ink(0.8));
-                p.drawLine(d.at(up(middle, low)), d.at(up(middle, high - 40)));
+                p.drawLine(d.at(onFace(middle, low)), d.at(onFace(middle, high - 40)));
                 p.setPen(QPen(d.look.soft, 0.8 * d.pen, Qt::DashLine));
             }
             const double way = o.hingeRight ? 1 : -1;
             const double z = (low + high) / 2;
             const double tip = middle + way * (r - l) * 0.25;
-            p.drawLine(d.at(up(middle - way * (r - l) * 0.25, z)), d.at(up(tip, z)));
+            p.drawLine(d.at(onFace(middle - way * (r - l) * 0.25, z)), d.at(onFace(tip, z)));
             p.setPen(d.ink(0.8, d.look.soft));
-            p.drawPolyline(
-                d.polygon({up(tip - way * 70, z - 50), up(tip, z), up(tip - way * 70, z + 50)}));
+            p.drawPolyline(d.polygon(
+                {onFace(tip - way * 70, z - 50), onFace(tip, z), onFace(tip - way * 70, z + 50)}));
             break;
         }
         }
     }
     const Words name{QString::fromStdString(spokenOfRoom(o.name())), sans(11 * d.pen), d.look.soft,
                      12};
-    const QRectF hole = QRectF(d.at(up(l, high)), d.at(up(r, low))).normalized();
+    const QRectF hole = QRectF(d.at(onFace(l, high)), d.at(onFace(r, low))).normalized();
     std::vector<QRectF> places;
     for (const double share : {0.0, 0.25, 0.5, 0.75, 1.0})
         for (const double side : {0.5, 0.2, 0.8}) {
@@ -327,12 +325,12 @@ std::vector<FloorPart> floorOf(const Room& room, int wall) {
 std::vector<Vec2> facePolygon(const Room& room, int wall) {
     std::vector<Vec2> out;
     for (const auto& part : floorOf(room, wall)) {
-        out.push_back(up(part.from, part.level));
-        out.push_back(up(part.to, part.level));
+        out.push_back(onFace(part.from, part.level));
+        out.push_back(onFace(part.to, part.level));
     }
     const auto top = room.topOf(wall);
     for (auto it = top.rbegin(); it != top.rend(); ++it)
-        out.push_back(up(it->x, it->y));
+        out.push_back(onFace(it->x, it->y));
     return out;
 }
 
@@ -344,7 +342,7 @@ void drawMouldings(const Drawing& d, const Room& room, int wall, const QPainterP
     p.setClipPath(within, Qt::IntersectClip);
     const auto line = [&](Length z, double width, const QColor& colour) {
         p.setPen(d.ink(width, colour));
-        p.drawLine(d.at(up(0, z.mm())), d.at(up(length, z.mm())));
+        p.drawLine(d.at(onFace(0, z.mm())), d.at(onFace(length, z.mm())));
     };
     const auto& m = room.mouldings;
     // A skirting that was not taped is drawn faintly, so that the wall stands on something.
@@ -372,7 +370,8 @@ void drawBeamEnds(const Drawing& d, const Room& room, int wall) {
         d.painter.setBrush(QBrush(d.look.poche, Qt::BDiagPattern));
         if (std::abs(rate) < 0.2) {
             d.painter.setPen(QPen(d.look.soft, d.pen, Qt::DashLine));
-            d.painter.drawLine(d.at(up(0, top - b.drop.mm())), d.at(up(length, top - b.drop.mm())));
+            d.painter.drawLine(d.at(onFace(0, top - b.drop.mm())),
+                               d.at(onFace(length, top - b.drop.mm())));
             continue;
         }
         double from = (line.offset - dot(line.normal, w.start)) / rate;
@@ -384,8 +383,9 @@ void drawBeamEnds(const Drawing& d, const Room& room, int wall) {
         if (from >= to)
             continue;
         d.painter.setPen(d.ink(1.2));
-        d.painter.drawPolygon(d.polygon(
-            {up(from, top - b.drop.mm()), up(to, top - b.drop.mm()), up(to, top), up(from, top)}));
+        d.painter.drawPolygon(
+            d.polygon({onFace(from, top - b.drop.mm()), onFace(to, top - b.drop.mm()),
+                       onFace(to, top), onFace(from, top)}));
     }
 }
 
@@ -434,7 +434,7 @@ namespace {
 /// Its name on it where there is room, low first; else over it.
 void nameStanding(const Drawing& d, const Piece& piece, const Standing& s) {
     const QRectF body =
-        QRectF(d.at(up(s.left, s.base + piece.size.height.mm())), d.at(up(s.right, s.base)))
+        QRectF(d.at(onFace(s.left, s.base + piece.size.height.mm())), d.at(onFace(s.right, s.base)))
             .normalized();
     if (d.labels != nullptr)
         d.labels->ratherClear(body, piece.id);
@@ -479,7 +479,7 @@ void drawElevation(const Drawing& d, const WallsView& scene, int wall, const Pic
         p.setClipPath(within, Qt::IntersectClip);
         p.setPen(QPen(d.look.graphStrong, d.pen, Qt::DotLine));
         for (const Length s : room.studs[index]->on(w.length()))
-            p.drawLine(d.at(up(s.mm(), 0)), d.at(up(s.mm(), high)));
+            p.drawLine(d.at(onFace(s.mm(), 0)), d.at(onFace(s.mm(), high)));
         p.restore();
     }
     drawMouldings(d, room, wall, within);
@@ -490,8 +490,8 @@ void drawElevation(const Drawing& d, const WallsView& scene, int wall, const Pic
         p.setPen(d.ink(1.2));
         p.setBrush(QBrush(d.look.graphStrong, Qt::Dense7Pattern));
         const double right = (r.left + r.width).mm();
-        const auto mouth =
-            d.polygon({up(r.left.mm(), 0), up(right, 0), up(right, top), up(r.left.mm(), top)});
+        const auto mouth = d.polygon({onFace(r.left.mm(), 0), onFace(right, 0), onFace(right, top),
+                                      onFace(r.left.mm(), top)});
         p.save();
         p.setClipPath(within, Qt::IntersectClip);
         p.fillRect(mouth.boundingRect(), d.look.floor); // its skirting is farther back
@@ -512,8 +512,8 @@ void drawElevation(const Drawing& d, const WallsView& scene, int wall, const Pic
         const double low = f.up.mm() - half;
         const double top = f.isPoint() ? f.up.mm() + 1.6 * half : (f.up + f.height).mm();
         if (!f.isBreast())
-            d.labels->ratherClear(QRectF(d.at(up(left, top)), d.at(up(right, low))).normalized(),
-                                  0);
+            d.labels->ratherClear(
+                QRectF(d.at(onFace(left, top)), d.at(onFace(right, low))).normalized(), 0);
     }
     p.save();
     p.setClipPath(within, Qt::IntersectClip);
@@ -548,8 +548,8 @@ void drawElevation(const Drawing& d, const WallsView& scene, int wall, const Pic
     // The floor, thick, at its levels.
     p.setPen(d.ink(4));
     for (const auto& [from, to, level] : floorOf(room, wall))
-        p.drawLine(d.at(up(from <= 0 ? -drawnWall.mm() : from, level)),
-                   d.at(up(to >= length ? length + drawnWall.mm() : to, level)));
+        p.drawLine(d.at(onFace(from <= 0 ? -drawnWall.mm() : from, level)),
+                   d.at(onFace(to >= length ? length + drawnWall.mm() : to, level)));
 }
 
 } // namespace mezzet::sheets

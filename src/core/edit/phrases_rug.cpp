@@ -14,7 +14,7 @@ namespace {
 using Is = Target::Is;
 
 /// What is told of it by this line, begun from what was told before.
-RugWork& told(Placing& p) {
+RugWork& rugWork(Placing& p) {
     if (!p.out.rug)
         p.out.rug = rugOf(p.subject);
     return *p.out.rug;
@@ -22,7 +22,7 @@ RugWork& told(Placing& p) {
 
 /// The fit that is told of; begun when none is there.
 RugFit& fitOf(Placing& p) {
-    RugWork& work = told(p);
+    RugWork& work = rugWork(p);
     if (!work.fit)
         work.fit.emplace();
     return *work.fit;
@@ -56,14 +56,14 @@ bool corners(Placing& p) {
     if (p.out.corners.size() < 3)
         p.fault("an outline has three corners or more",
                 "say it like: corners at 24, 24; 120, 24; 120, 60; 24, 60");
-    told(p).fit.reset();
-    told(p).offStairs();
+    rugWork(p).fit.reset();
+    rugWork(p).offStairs();
     return true;
 }
 
 bool toRoom(Placing& p) {
     RugFit& fit = fitOf(p);
-    told(p).offStairs();
+    rugWork(p).offStairs();
     if (p.said.find("wall to wall") != std::string_view::npos)
         fit.border = {};
     else if (!rugOf(p.subject).fit)
@@ -107,8 +107,8 @@ bool toZone(Placing& p) {
     box.include(box.low - more);
     box.include(box.high + more);
     p.out.corners = {box.low, {box.high.x, box.low.y}, box.high, {box.low.x, box.high.y}};
-    told(p).fit.reset();
-    told(p).offStairs();
+    rugWork(p).fit.reset();
+    rugWork(p).offStairs();
     return true;
 }
 
@@ -181,25 +181,25 @@ bool onPad(Placing& p) {
     p.in.take({"thick"});
     if (thick <= Length{} || thick > Length::inches(3))
         p.fault("no pad is as thick as that", "say it like: on a pad 1/4");
-    told(p).pad = thick;
+    rugWork(p).pad = thick;
     return true;
 }
 
 bool noPad(Placing& p) {
-    told(p).pad = Length{};
+    rugWork(p).pad = Length{};
     return true;
 }
 
 /// "edges in serging", "edge 2 in leather tape 3", "edges 1 and 3 in fringe"
 bool edges(Placing& p) {
     const auto which = readEdges(p.in);
-    readFinish(p.in, told(p), which);
+    readFinish(p.in, rugWork(p), which);
     return true;
 }
 
 bool bound(Placing& p) {
     p.in.goTo(p.start);
-    readFinish(p.in, told(p), {});
+    readFinish(p.in, rugWork(p), {});
     return true;
 }
 
@@ -207,11 +207,11 @@ bool bound(Placing& p) {
 bool pile(Placing& p) {
     p.in.take({"runs", "running"});
     if (p.in.take({"across", "crosswise", "along its shorter side"})) {
-        told(p).pileAcross = true;
+        rugWork(p).pileAcross = true;
         return true;
     }
     if (p.in.take({"along", "lengthwise", "along its longer side"})) {
-        told(p).pileAcross = false;
+        rugWork(p).pileAcross = false;
         return true;
     }
     const Length thick = p.in.length("how thick the pile is");
@@ -249,7 +249,7 @@ bool madeOf(Placing& p) {
         p.in.failAhead("no carpet is made of that", worded("say one of: {}", listed(names, "or")));
     }
     p.in.goTo(end);
-    told(p).material = best->id;
+    rugWork(p).material = best->id;
     p.out.thickness = p.out.thickness.value_or(best->pile);
     return true;
 }
@@ -258,7 +258,7 @@ bool onStairs(Placing& p) {
     const Target t = p.target(false);
     if (t.is != Is::fixture || t.built != FixtureKind::stairs)
         p.fault("a runner lies on stairs", "say it like: on stairs 1");
-    RugWork& work = told(p);
+    RugWork& work = rugWork(p);
     work.stairs = t.index;
     work.fit.reset();
     work.outline.clear();
@@ -267,7 +267,7 @@ bool onStairs(Placing& p) {
 
 /// The break of the stairs after so many risers, which are said next; begun when there is none.
 StairBreak& breakAfter(Placing& p) {
-    auto& all = told(p).breaks;
+    auto& all = rugWork(p).breaks;
     int after = 0;
     if (!p.in.takeCount(after) || after < 1)
         p.in.failAhead("after how many risers?", "say it like: landing 36 after 6");
@@ -305,20 +305,20 @@ bool winders(Placing& p) {
 }
 
 bool oneFlight(Placing& p) {
-    told(p).breaks.clear();
+    rugWork(p).breaks.clear();
     return true;
 }
 
 bool repeat(Placing& p) {
-    told(p).repeat = p.in.length("the pattern's repeat");
-    if (told(p).repeat <= Length{})
+    rugWork(p).repeat = p.in.length("the pattern's repeat");
+    if (rugWork(p).repeat <= Length{})
         p.fault("a pattern repeats after some length", "say it like: repeat 18");
     return true;
 }
 
 bool drop(Placing& p) {
-    told(p).drop = p.in.length("the pattern's drop");
-    if (told(p).drop <= Length{})
+    rugWork(p).drop = p.in.length("the pattern's drop");
+    if (rugWork(p).drop <= Length{})
         p.fault("a pattern drops by some length", "say it like: repeat 18, drop 9");
     return true;
 }
@@ -331,7 +331,7 @@ bool rounded(Placing& p) {
 }
 
 template <bool RugWork::*field, bool value> bool yes(Placing& p) {
-    told(p).*field = value;
+    rugWork(p).*field = value;
     return true;
 }
 

@@ -120,10 +120,10 @@ bool worse(const Reading& before, const Reading& now) {
         return true;
     const double b = before.value.value;
     const double v = now.value.value;
-    constexpr double same = 0.02;
+    constexpr double close = 0.02;
     if (now.verdict == Verdict::tight)
-        return v < b - same;
-    return v > b + same;
+        return v < b - close;
+    return v > b + close;
 }
 
 struct Weighed {

@@ -28,7 +28,7 @@ std::optional<Vec2> crossingOf(const std::vector<Vec2>& corners, Vec2 from, Vec2
     return {};
 }
 
-void judgeTrip(const FloorContext& c) {
+void judgeRugTrip(const FloorContext& c) {
     const Room& room = *c.scene.room;
     const auto rugs = rugsOf(c.scene, true);
     if (rugs.empty())
@@ -142,7 +142,7 @@ std::optional<Vec2> underSweep(const Lying& l, const Piece& p, const Placed& whe
     return swing.centre;
 }
 
-void judgeDoor(const FloorContext& c) {
+void judgeRugDoor(const FloorContext& c) {
     const Room& room = *c.scene.room;
     const auto rugs = rugsOf(c.scene, true);
     if (rugs.empty())
@@ -171,8 +171,8 @@ void judgeDoor(const FloorContext& c) {
     }
 }
 
-std::vector<Handle> doorHandles(const Reading& r, double target, const Project& job,
-                                const Scene& scene) {
+std::vector<Handle> rugDoorHandles(const Reading& r, double target, const Project& job,
+                                   const Scene& scene) {
     const Piece& p = *job.scheme().byId(r.piece);
     const Length pad = padUnder(p, job.library.book->habit("rug-pad"));
     const double by = target - r.value.value;
@@ -222,7 +222,7 @@ void linesAcross(const Room& room, Vec2 from, Vec2 way, double reach,
     }
 }
 
-void judgeStop(const FloorContext& c) {
+void judgeRugStop(const FloorContext& c) {
     const Room& room = *c.scene.room;
     if (!room.closed)
         return;
@@ -291,8 +291,8 @@ void judgeStop(const FloorContext& c) {
     }
 }
 
-std::vector<Handle> stopHandles(const Reading& r, double target, const Project& job,
-                                const Scene& scene) {
+std::vector<Handle> rugStopHandles(const Reading& r, double target, const Project& job,
+                                   const Scene& scene) {
     const Piece& p = *job.scheme().byId(r.piece);
     std::vector<Handle> out;
     if (p.rug && p.rug->fit) {
@@ -315,7 +315,7 @@ std::vector<Handle> stopHandles(const Reading& r, double target, const Project& 
 
 // ---- rug-stairs ----
 
-void judgeStairs(const FloorContext& c) {
+void judgeRugStairs(const FloorContext& c) {
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
         const Piece& p = c.scene.piece(i);
         if (!p.kind->flat() || rugOf(p).stairs == 0)
@@ -333,10 +333,10 @@ std::vector<Handle> stairsHandles(const Reading& r, double target, const Project
 }
 
 constexpr std::array<RuleCode, 4> rugEdgesCodes{
-    {{.id = "rug-trip", .judge = judgeTrip, .handles = tripHandles, .nearEdge = true},
-     {.id = "rug-door", .judge = judgeDoor, .handles = doorHandles, .goneWhenMended = true},
-     {.id = "rug-stop", .judge = judgeStop, .handles = stopHandles, .nearEdge = true},
-     {.id = "rug-stairs", .judge = judgeStairs, .handles = stairsHandles, .nearEdge = true}}};
+    {{.id = "rug-trip", .judge = judgeRugTrip, .handles = tripHandles, .nearEdge = true},
+     {.id = "rug-door", .judge = judgeRugDoor, .handles = rugDoorHandles, .goneWhenMended = true},
+     {.id = "rug-stop", .judge = judgeRugStop, .handles = rugStopHandles, .nearEdge = true},
+     {.id = "rug-stairs", .judge = judgeRugStairs, .handles = stairsHandles, .nearEdge = true}}};
 
 } // namespace
 

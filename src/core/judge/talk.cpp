@@ -367,7 +367,8 @@ void judgePushed(const FloorContext& c) {
     c.note(first, pieceTarget(second), Amount::of(lane->apart), lane->onFirst, lane->onSecond);
 }
 
-std::vector<Handle> apart(const Reading& r, double target, const Project& job, const Scene& scene) {
+std::vector<Handle> seatsApart(const Reading& r, double target, const Project& job,
+                               const Scene& scene) {
     const double by = target - r.value.value;
     auto out = retape(job, scene, r.piece, r.other.piece, by);
     out.push_back(moveAway(job, scene, r.piece, r.other, by));
@@ -376,7 +377,7 @@ std::vector<Handle> apart(const Reading& r, double target, const Project& job, c
 }
 
 constexpr std::array<RuleCode, 6> talkCodes{
-    {{"conversation", judgeTalk, apart, false, false, {}, true},
+    {{"conversation", judgeTalk, seatsApart, false, false, {}, true},
      {"seats-level", judgeHeightsLevel, heightsLevelHandles},
      {"heights-level", judgeHeights, noHandles},
      {"surface-in-reach", judgeReach, reachHandles},
