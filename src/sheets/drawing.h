@@ -153,9 +153,6 @@ void drawNorth(const Drawing&, QPointF centre, double radius, Angle north);
 
 // ---- a wall ----
 
-/// A wall from inside, origin at its left end on the floor, y up on paper drawn upward: openings,
-/// outlets, studs, what hangs there, and before it the furniture in outline, lighter the farther
-/// off it stands. `pictures` are shown in their frames when given. `onTheFace` draws what lies on
 /// Where a place on a wall's face is in the drawing, mm: along from its left, and up from the
 /// floor.
 inline Vec2 onFace(double along, double height) {
@@ -165,6 +162,9 @@ inline Vec2 onFace(Vec2 p) {
     return onFace(p.x, p.y);
 }
 
+/// A wall from inside, origin at its left end on the floor, y up on paper drawn upward: openings,
+/// outlets, studs, what hangs there, and before it the furniture in outline, lighter the farther
+/// off it stands. `pictures` are shown in their frames when given. `onTheFace` draws what lies on
 /// the wall's face, behind all that.
 void drawElevation(const Drawing&, const WallsView&, int wall, const Pictures* pictures = nullptr,
                    const std::function<void()>& onTheFace = {});

@@ -30,7 +30,8 @@ bool readSizes(WordsReader&, Piece&, bool isNew, std::vector<std::string>& notic
 bool readSizesIfAny(WordsReader&, Piece&, std::vector<std::string>& notices);
 
 /// "… for six", behind a table one sits in to: as long as so many need. Nothing is taken where no
-/// number is said. Faults for a number no table seats.
+/// number is said. Few sit at a size that is assumed, which `notices` tell. Faults for a number no
+/// table seats.
 void sizeForPeople(WordsReader&, Piece&, std::vector<std::string>& notices);
 
 } // namespace mezzet
